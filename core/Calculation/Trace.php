@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Calculation;
+
+use MuteTapper\Core\Quantity\Uncertain;
+
+/** A result with its reasoning: the calculation, every input with its origin, and what each contributes to the uncertainty. */
+final readonly class Trace
+{
+    private function __construct(public Calculation $calculation, public Values $values, public Uncertain $result)
+    {
+    }
+
+    /** @throws \DomainException */
+    public static function of(Calculation $calculation, Values $values): self
+    {
+        foreach ($calculation->inputs() as $input) {
+            foreach ($values->all($input->name) as $value) {
+                if ($value->dimension !== $input->dimension) {
+                    throw new \DomainException(sprintf('The input “%s” must be a %s; a %s was given.', $input->name, $input->dimension->value, $value->dimension->value));
+                }
+            }
+        }
+
+        return new self($calculation, $values, $calculation->compute($values));
+    }
+
+    /** The result as an input of a further calculation. */
+    public function asGiven(): Given
+    {
+        return new Given($this->result, 'computed: '.$this->calculation->formula());
+    }
+
+    /**
+     * Share of the result's variance that comes with each input, 0 to 1. A source shared by several inputs counts
+     * with the input that carries most of it.
+     *
+     * @return array<string, float>
+     */
+    public function shares(): array
+    {
+        $variance = $this->result->standard() ** 2;
+        $shares = array_fill_keys(array_keys($this->values->given), 0.0);
+        foreach ($this->result->contributions as $source => $u) {
+            $carrier = null;
+            $most = 0.0;
+            foreach (array_keys($this->values->given) as $name) {
+                foreach ($this->values->all($name) as $value) {
+                    if (abs($value->contributions[$source] ?? 0.0) > $most) {
+                        $most = abs($value->contributions[$source]);
+                        $carrier = $name;
+                    }
+                }
+            }
+            if ($carrier !== null && $variance > 0) {
+                $shares[$carrier] += $u * $u / $variance;
+            }
+        }
+
+        return $shares;
+    }
+}

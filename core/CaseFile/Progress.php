@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\CaseFile;
+
+use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Engine\Site;
+use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Spring\SheetColumn;
+
+/** Where a case stands: what was looked at and measured, and what can be done now. */
+final readonly class Progress
+{
+    /** What a spring needs to be judged for travel. */
+    private const JUDGED_BY = [SheetColumn::InstalledHeight, SheetColumn::BindHeight, SheetColumn::SeatLoad];
+
+    /**
+     * @param array<string, int> $looked   parts looked at, by station
+     * @param list<string>       $measured stations whose spring can be judged
+     */
+    private function __construct(private CaseFile $case, private Story $story, public array $looked, public array $measured, public int $photographs, private bool $called, private bool $signed)
+    {
+    }
+
+    public static function of(CaseFile $case, Story $story, bool $called, bool $signed): self
+    {
+        $parts = $measured = [];
+        foreach ([EntryKind::Finding, EntryKind::Look] as $kind) {
+            foreach ($case->log->standing($kind) as $entry) {
+                if ($case->engine->station($entry->slot->place) !== null) {
+                    $parts[$entry->slot->place][$entry->slot->part] = true;
+                }
+            }
+        }
+        foreach ($case->engine->stations as $station) {
+            foreach (self::JUDGED_BY as $column) {
+                if ($case->reading($column->slot($station->code(), 'outer')) === null) {
+                    continue 2;
+                }
+            }
+            $measured[] = $station->code();
+        }
+
+        return new self($case, $story, array_map(count(...), $parts), $measured, count($case->log->standing(EntryKind::Photograph)), $called, $signed);
+    }
+
+    public function nextAct(): NextAct
+    {
+        $label = fn (string $place): string => $this->case->engine->placeLabel($place) ?? $place;
+        if ($this->story->answers['words'] === '') {
+            return new NextAct(Step::Story, 'Write down the story');
+        }
+        foreach ($this->story->failed as $place) {
+            if (!isset($this->looked[$place])) {
+                return new NextAct(Step::Teardown, 'Look at '.$label($place), $place);
+            }
+            if (!in_array($place, $this->measured, true)) {
+                return new NextAct(Step::Bench, 'Measure the spring of '.$label($place), $place);
+            }
+        }
+        if ($this->looked === []) {
+            return new NextAct(Step::Teardown, 'Look at the first station', $this->case->engine->stations[0]->code());
+        }
+        foreach (array_keys($this->looked) as $place) {
+            if (!in_array($place, $this->measured, true)) {
+                return new NextAct(Step::Bench, 'Measure the spring of '.$label($place), $place);
+            }
+        }
+        if (!$this->signed) {
+            return new NextAct(Step::Cause, $this->called ? 'Sign the call' : 'Call the cause');
+        }
+
+        return new NextAct(Step::Report, 'Print the report');
+    }
+
+    /** @return list<StepProgress> the steps that can be counted */
+    public function steps(): array
+    {
+        $stations = count($this->case->engine->stations);
+        $answered = count(array_filter($this->story->answers, static fn (string $answer): bool => $answer !== ''));
+        $looked = count($this->looked);
+        $measured = count($this->measured);
+        $questions = count(Story::QUESTIONS);
+        $partsPerStation = count(array_filter($this->case->engine->parts(), static fn (Part $part): bool => $part->site() === Site::Station));
+
+        return [
+            new StepProgress(Step::Story, $answered / $questions, $answered === $questions ? '' : sprintf('%d of %d answered', $answered, $questions)),
+            new StepProgress(Step::Teardown, array_sum($this->looked) / ($stations * $partsPerStation), $looked === $stations ? '' : sprintf('%d of %d stations', $looked, $stations)),
+            new StepProgress(Step::Bench, $measured / $stations, $measured === $stations ? '' : sprintf('%d of %d springs', $measured, $stations)),
+            new StepProgress(Step::Clearances, $measured / $stations, ''),
+            new StepProgress(Step::Cause, $this->signed ? 1 : ($this->called ? 0.6 : 0.0), $this->signed ? 'signed' : ($this->called ? 'not signed' : 'no call yet')),
+            new StepProgress(Step::Report, $this->signed ? 1 : 0, ''),
+        ];
+    }
+}

@@ -1,0 +1,259 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Cause;
+
+/**
+ * Sums a product of factors over all states of the events, exactly, by variable elimination. One plan serves all
+ * hypotheses; a step's table is kept by the causes that can reach it, so a second cause recomputes only what it touches.
+ */
+final class Elimination
+{
+    /** @var list<array{factors: list<int>, steps: list<int>, maps: list<list<int>>, size: int, bit: int, causes: int, next: int|null}> */
+    private array $steps = [];
+    /** Factors without events, as indices. @var list<int> */
+    private array $constants = [];
+    /** @var array<int, array<int, list<float>>> */
+    private array $messages = [];
+    /** @var array<int, array<int, list<float>>> */
+    private array $tables = [];
+    /** @var array<int, int> the step in which each factor is multiplied */
+    private array $stepOf = [];
+    private int $width = 0;
+
+    /** @param list<Factor> $factors */
+    public function __construct(private readonly array $factors, int $eventCount)
+    {
+        $this->plan($eventCount);
+    }
+
+    /** Greatest number of events in one table, the eliminated one included. */
+    public function width(): int
+    {
+        return $this->width;
+    }
+
+    /** The likelihood with the given causes at work. */
+    public function likelihood(int $causes): float
+    {
+        return $this->total($causes, null, []);
+    }
+
+    /**
+     * The likelihood with one factor's table replaced.
+     *
+     * @param list<float> $table
+     */
+    public function likelihoodWith(int $causes, int $factor, array $table): float
+    {
+        return $this->total($causes, $factor, $table);
+    }
+
+    /** @return list<float> */
+    public function table(int $factor, int $causes): array
+    {
+        $key = $causes & $this->factors[$factor]->causes;
+
+        return $this->tables[$factor][$key] ??= ($this->factors[$factor]->table)($key);
+    }
+
+    /** The same plan with every sign's table raised to a power: the path along which the ledger integrates. */
+    public function powered(float $power): self
+    {
+        $powered = clone $this;
+        $powered->messages = [];
+        $powered->tables = [];
+        $powered->power = $power;
+
+        return $powered;
+    }
+
+    private float $power = 1.0;
+
+    /** @return list<float> */
+    private function poweredTable(int $factor, int $causes): array
+    {
+        if ($this->power === 1.0 || $this->factors[$factor]->sign === null) {
+            return $this->table($factor, $causes);
+        }
+        $key = $causes & $this->factors[$factor]->causes;
+
+        return $this->tables[$factor][$key] ??= array_map(fn (float $f): float => $f ** $this->power, ($this->factors[$factor]->table)($key));
+    }
+
+    /** @param list<float> $table */
+    private function total(int $causes, ?int $replaced, array $table): float
+    {
+        $total = 1.0;
+        foreach ($this->constants as $factor) {
+            $total *= $factor === $replaced ? $table[0] : $this->poweredTable($factor, $causes)[0];
+        }
+        $changed = [];
+        $step = $replaced === null ? null : ($this->stepOf[$replaced] ?? null);
+        while ($step !== null) {
+            $changed[$step] = true;
+            $step = $this->steps[$step]['next'];
+        }
+        $fresh = [];
+        foreach ($this->steps as $s => $plan) {
+            $key = $causes & $plan['causes'];
+            if (!isset($changed[$s])) {
+                $message = $this->messages[$s][$key] ??= $this->message($s, $causes, null, [], []);
+            } else {
+                $message = $fresh[$s] = $this->message($s, $causes, $replaced, $table, $fresh);
+            }
+            if ($plan['next'] === null) {
+                $total *= $message[0];
+            }
+        }
+
+        return $total;
+    }
+
+    /**
+     * Product of a step's tables, summed over its event.
+     *
+     * @param list<float>             $table
+     * @param array<int, list<float>> $fresh
+     *
+     * @return list<float>
+     */
+    private function message(int $s, int $causes, ?int $replaced, array $table, array $fresh): array
+    {
+        $plan = $this->steps[$s];
+        $product = array_fill(0, $plan['size'], 1.0);
+        $m = 0;
+        foreach ($plan['factors'] as $factor) {
+            $values = $factor === $replaced ? $table : $this->poweredTable($factor, $causes);
+            foreach ($plan['maps'][$m++] as $i => $j) {
+                $product[$i] *= $values[$j];
+            }
+        }
+        foreach ($plan['steps'] as $step) {
+            $values = $fresh[$step] ?? $this->messages[$step][$causes & $this->steps[$step]['causes']];
+            foreach ($plan['maps'][$m++] as $i => $j) {
+                $product[$i] *= $values[$j];
+            }
+        }
+        $bit = $plan['bit'];
+        $low = (1 << $bit) - 1;
+        $sum = [];
+        for ($i = 0, $half = $plan['size'] >> 1; $i < $half; ++$i) {
+            $off = (($i & ~$low) << 1) | ($i & $low);
+            $sum[] = $product[$off] + $product[$off | (1 << $bit)];
+        }
+
+        return $sum;
+    }
+
+    /** Chooses the order (least fill) and lays out, per step, how the indices of its tables follow the step's own. */
+    private function plan(int $eventCount): void
+    {
+        $scopes = $causes = $waiting = [];
+        foreach ($this->factors as $f => $factor) {
+            if ($factor->scope === []) {
+                $this->constants[] = $f;
+            } else {
+                $waiting['f'.$f] = true;
+                $scopes['f'.$f] = $factor->scope;
+                $causes['f'.$f] = $factor->causes;
+            }
+        }
+        $left = array_fill_keys(range(0, max(0, $eventCount - 1)), true);
+        if ($eventCount === 0) {
+            $left = [];
+        }
+        while ($left !== []) {
+            $event = $this->cheapest(array_keys($left), array_intersect_key($scopes, $waiting));
+            unset($left[$event]);
+            $used = array_keys(array_filter($waiting, static fn (bool $yes, string $key): bool => in_array($event, $scopes[$key], true), \ARRAY_FILTER_USE_BOTH));
+            $union = array_values(array_unique(array_merge([$event], ...array_map(static fn (string $key): array => $scopes[$key], $used))));
+            sort($union);
+            $this->width = max($this->width, count($union));
+            $step = ['factors' => [], 'steps' => [], 'maps' => [], 'size' => 1 << count($union), 'bit' => (int) array_search($event, $union, true), 'causes' => 0, 'next' => null];
+            $s = count($this->steps);
+            usort($used, static fn (string $a, string $b): int => [$a[0], (int) substr($a, 1)] <=> [$b[0], (int) substr($b, 1)]);
+            foreach ($used as $key) {
+                unset($waiting[$key]);
+                $number = (int) substr($key, 1);
+                if ($key[0] === 'f') {
+                    $step['factors'][] = $number;
+                    $this->stepOf[$number] = $s;
+                } else {
+                    $step['steps'][] = $number;
+                    $this->steps[$number]['next'] = $s;
+                }
+                $step['causes'] |= $causes[$key];
+                $step['maps'][] = self::map($union, $scopes[$key]);
+            }
+            $this->steps[] = $step;
+            $scopes['s'.$s] = array_values(array_diff($union, [$event]));
+            $causes['s'.$s] = $step['causes'];
+            if ($scopes['s'.$s] !== []) {
+                $waiting['s'.$s] = true;
+            }
+        }
+    }
+
+    /**
+     * The event whose elimination adds the fewest new neighbours pairs.
+     *
+     * @param list<int>                $events
+     * @param array<string, list<int>> $scopes
+     */
+    private function cheapest(array $events, array $scopes): int
+    {
+        $neighbours = array_fill_keys($events, []);
+        foreach ($scopes as $scope) {
+            foreach ($scope as $a) {
+                foreach ($scope as $b) {
+                    if ($a !== $b) {
+                        $neighbours[$a][$b] = true;
+                    }
+                }
+            }
+        }
+        $best = $events[0];
+        $least = null;
+        foreach ($events as $event) {
+            $around = array_keys($neighbours[$event]);
+            $fill = 0;
+            foreach ($around as $i => $a) {
+                for ($j = $i + 1; $j < count($around); ++$j) {
+                    $fill += isset($neighbours[$a][$around[$j]]) ? 0 : 1;
+                }
+            }
+            $cost = [$fill, count($around)];
+            if ($least === null || $cost < $least) {
+                $least = $cost;
+                $best = $event;
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * For each index over the union of events, the index into a table over some of them.
+     *
+     * @param list<int> $union
+     * @param list<int> $scope
+     *
+     * @return list<int>
+     */
+    private static function map(array $union, array $scope): array
+    {
+        $positions = array_map(static fn (int $event): int => (int) array_search($event, $union, true), $scope);
+        $map = [];
+        for ($i = 0, $n = 1 << count($union); $i < $n; ++$i) {
+            $index = 0;
+            foreach ($positions as $bit => $position) {
+                $index |= (($i >> $position) & 1) << $bit;
+            }
+            $map[] = $index;
+        }
+
+        return $map;
+    }
+}

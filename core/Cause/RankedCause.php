@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Cause;
+
+/** A cause with its probability (summed over the reduced explanations that hold it) and its gain over "none" in decibans. */
+final readonly class RankedCause
+{
+    public function __construct(public Cause $cause, public float $probability, public float $gain, public string $region)
+    {
+    }
+}

@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Document;
+
+/**
+ * A place in a decoded JSON document. Reading through it yields typed values, or a BadDocument that names the place,
+ * what stands there and what is accepted.
+ */
+final readonly class Node
+{
+    private function __construct(private mixed $value, public string $pointer)
+    {
+    }
+
+    public static function root(mixed $value): self
+    {
+        return new self($value, '');
+    }
+
+    public function has(string $key): bool
+    {
+        return is_array($this->value) && isset($this->value[$key]);
+    }
+
+    /** The member of an object; absent members read as null. */
+    public function get(string $key): self
+    {
+        return new self($this->map()[$key] ?? null, $this->pointer.'/'.$key);
+    }
+
+    /** The member, or null where it is absent or null. */
+    public function maybe(string $key): ?self
+    {
+        return $this->has($key) ? $this->get($key) : null;
+    }
+
+    public function isNull(): bool
+    {
+        return $this->value === null;
+    }
+
+    public function isText(): bool
+    {
+        return is_string($this->value);
+    }
+
+    public function raw(): mixed
+    {
+        return $this->value;
+    }
+
+    public function text(int $most = 20000): string
+    {
+        if (!is_string($this->value)) {
+            throw $this->wrong('a text');
+        }
+        if (mb_strlen($this->value) > $most) {
+            throw BadDocument::at($this->pointer, sprintf('the text has %d characters; at most %d are accepted.', mb_strlen($this->value), $most));
+        }
+
+        return $this->value;
+    }
+
+    /** Text that is not blank. */
+    public function word(int $most = 200): string
+    {
+        $text = trim($this->text($most));
+        if ($text === '') {
+            throw BadDocument::at($this->pointer, 'it is empty; a text is needed.');
+        }
+
+        return $text;
+    }
+
+    public function number(): float
+    {
+        if ((!is_int($this->value) && !is_float($this->value)) || !is_finite((float) $this->value)) {
+            throw $this->wrong('a number');
+        }
+
+        return (float) $this->value;
+    }
+
+    public function whole(int $least, int $most): int
+    {
+        if (!is_int($this->value) || $this->value < $least || $this->value > $most) {
+            throw $this->wrong(sprintf('a whole number from %d to %d', $least, $most));
+        }
+
+        return $this->value;
+    }
+
+    public function flag(): bool
+    {
+        if (!is_bool($this->value)) {
+            throw $this->wrong('true or false');
+        }
+
+        return $this->value;
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param class-string<T> $enum
+     *
+     * @return T
+     */
+    public function choice(string $enum): \BackedEnum
+    {
+        $value = is_string($this->value) || is_int($this->value) ? $enum::tryFrom($this->value) : null;
+        if ($value === null) {
+            throw $this->wrong('one of '.implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases())));
+        }
+
+        return $value;
+    }
+
+    /** @return list<self> */
+    public function items(): array
+    {
+        if (!is_array($this->value) || !array_is_list($this->value)) {
+            throw $this->wrong('a list');
+        }
+
+        return array_map(fn (int $i): self => new self($this->value[$i], $this->pointer.'/'.$i), array_keys($this->value));
+    }
+
+    /** @return array<string, self> */
+    public function members(): array
+    {
+        $members = [];
+        foreach (array_keys($this->map()) as $key) {
+            $members[$key] = $this->get($key);
+        }
+
+        return $members;
+    }
+
+    /** @return list<string> */
+    public function words(): array
+    {
+        return array_map(static fn (self $item): string => $item->word(), $this->items());
+    }
+
+    /** @return array<string, mixed> */
+    public function map(): array
+    {
+        if (!is_array($this->value) || ($this->value !== [] && array_is_list($this->value))) {
+            throw $this->wrong('an object');
+        }
+        $map = [];
+        foreach ($this->value as $key => $value) {
+            $map[(string) $key] = $value;
+        }
+
+        return $map;
+    }
+
+    private function wrong(string $accepted): BadDocument
+    {
+        $shown = match (true) {
+            $this->value === null => 'nothing',
+            is_array($this->value) => array_is_list($this->value) ? 'a list' : 'an object',
+            default => mb_strimwidth(json_encode($this->value, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PARTIAL_OUTPUT_ON_ERROR) ?: '?', 0, 60, '…'),
+        };
+
+        return BadDocument::at($this->pointer, sprintf('%s stands here; accepted is %s.', $shown, $accepted));
+    }
+}

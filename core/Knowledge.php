@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core;
+
+use MuteTapper\Core\Cause\Network;
+use MuteTapper\Core\Document\BadDocument;
+use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Evidence\Gauge;
+use MuteTapper\Core\Evidence\Sign;
+use MuteTapper\Core\Verdict\Limits;
+
+/** What the trade knows, as data: signs, causes, events, links, limits, gauges. Identified by the SHA-256 of its content. */
+final readonly class Knowledge
+{
+    /**
+     * @param array<string, Sign>           $signs
+     * @param array<string, Gauge>          $gauges
+     * @param array<string, string>         $families cause families with their labels
+     */
+    private function __construct(
+        public array $signs,
+        public Network $network,
+        public Limits $limits,
+        public array $gauges,
+        public array $families,
+        public string $hash,
+    ) {
+    }
+
+    /**
+     * @param array<string, mixed> $files decoded content by file name without extension: signs, causes, events, limits, gauges
+     *
+     * @throws BadDocument
+     */
+    public static function fromArray(array $files): self
+    {
+        $root = Node::root($files);
+        $signs = $gauges = [];
+        foreach ($root->get('signs')->get('signs')->items() as $node) {
+            $sign = Sign::fromNode($node);
+            $signs[$sign->code] = isset($signs[$sign->code]) ? throw BadDocument::at($node->pointer, 'the code occurs twice.') : $sign;
+        }
+        foreach ($root->get('gauges')->get('gauges')->items() as $node) {
+            $gauge = Gauge::fromNode($node);
+            $gauges[$gauge->code] = $gauge;
+        }
+        $families = array_map(static fn (Node $label): string => $label->word(), $root->get('causes')->get('families')->members());
+        ksort($files);
+
+        return new self(
+            $signs,
+            Network::fromNode($root->get('causes')->get('causes'), $root->get('events')->get('events'), $root->get('signs')->get('signs')),
+            Limits::fromNode($root->get('limits')),
+            $gauges,
+            $families,
+            hash('sha256', json_encode($files, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)),
+        );
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Quantity;
+
+/** What kind of quantity a number is. Values inside the core are always in the dimension's SI unit. */
+enum Dimension: string
+{
+    case Length = 'length';
+    case Force = 'force';
+    case Stiffness = 'stiffness';
+    case Stress = 'stress';
+    case Ratio = 'ratio';
+    case Percent = 'percent';
+    case RotationSpeed = 'rotation_speed';
+
+    public function siUnit(): Unit
+    {
+        return match ($this) {
+            self::Length => Unit::Metre,
+            self::Force => Unit::Newton,
+            self::Stiffness => Unit::NewtonPerMetre,
+            self::Stress => Unit::Pascal,
+            self::Ratio => Unit::One,
+            self::Percent => Unit::Percent,
+            self::RotationSpeed => Unit::RevolutionPerMinute,
+        };
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Quantity;
+
+/**
+ * A value with its standard uncertainty, first order [pub: JCGM 100:2008 GUM].
+ *
+ * Invariant: `contributions` maps the name of an independent source of error to the signed standard uncertainty that
+ * this source gives to the value, in SI. Two values that share a source are correlated through it, so sums and
+ * differences of readings from one gauge come out right without a covariance table.
+ */
+final readonly class Uncertain
+{
+    /** @param array<string, float> $contributions */
+    private function __construct(public float $si, public Dimension $dimension, public array $contributions)
+    {
+    }
+
+    public static function exact(Quantity $quantity): self
+    {
+        return new self($quantity->si, $quantity->dimension, []);
+    }
+
+    /**
+     * @param array<string, float> $contributions signed standard uncertainty in SI by source
+     */
+    public static function of(Quantity $quantity, array $contributions): self
+    {
+        return new self($quantity->si, $quantity->dimension, array_filter($contributions, static fn (float $u): bool => $u !== 0.0));
+    }
+
+    /** Half-width of a rectangular distribution to standard uncertainty: a/√3. */
+    public static function fromHalfWidth(float $halfWidth): float
+    {
+        return $halfWidth / sqrt(3.0);
+    }
+
+    public function quantity(): Quantity
+    {
+        return Quantity::si($this->si, $this->dimension);
+    }
+
+    /** Standard uncertainty u, SI. */
+    public function standard(): float
+    {
+        return sqrt(array_sum(array_map(static fn (float $u): float => $u * $u, $this->contributions)));
+    }
+
+    /** Expanded uncertainty U = 2u, as shown after ± everywhere. */
+    public function expanded(): Quantity
+    {
+        return Quantity::si(2 * $this->standard(), $this->dimension);
+    }
+
+    public function plus(self $other): self
+    {
+        return $this->combine($this->si + $other->si, 1.0, $other, 1.0, $this->same($other));
+    }
+
+    public function minus(self $other): self
+    {
+        return $this->combine($this->si - $other->si, 1.0, $other, -1.0, $this->same($other));
+    }
+
+    public function times(self $other, Dimension $result): self
+    {
+        return $this->combine($this->si * $other->si, $other->si, $other, $this->si, $result);
+    }
+
+    /** @throws \DomainException when the divisor is zero */
+    public function dividedBy(self $other, Dimension $result): self
+    {
+        if ($other->si === 0.0) {
+            throw new \DomainException('The two values do not differ: division by nothing.');
+        }
+
+        return $this->combine($this->si / $other->si, 1 / $other->si, $other, -$this->si / $other->si ** 2, $result);
+    }
+
+    public function scaled(float $factor): self
+    {
+        return new self($this->si * $factor, $this->dimension, array_map(static fn (float $u): float => $u * $factor, $this->contributions));
+    }
+
+    /** The value raised to an exact power. */
+    public function toThe(int $power, Dimension $result): self
+    {
+        $slope = $power * $this->si ** ($power - 1);
+
+        return new self($this->si ** $power, $result, array_map(static fn (float $u): float => $u * $slope, $this->contributions));
+    }
+
+    public function as(Dimension $dimension): self
+    {
+        return new self($this->si, $dimension, $this->contributions);
+    }
+
+    /**
+     * Median of a list. Its contributions are those of the one or two values in the middle.
+     *
+     * @param non-empty-list<self> $values
+     */
+    public static function median(array $values): self
+    {
+        usort($values, static fn (self $a, self $b): int => $a->si <=> $b->si);
+        $middle = intdiv(count($values), 2);
+
+        return count($values) % 2 === 1 ? $values[$middle] : $values[$middle - 1]->plus($values[$middle])->scaled(0.5);
+    }
+
+    private function same(self $other): Dimension
+    {
+        if ($other->dimension !== $this->dimension) {
+            throw new \DomainException(sprintf('A %s and a %s cannot be added.', $this->dimension->value, $other->dimension->value));
+        }
+
+        return $this->dimension;
+    }
+
+    private function combine(float $si, float $slope, self $other, float $otherSlope, Dimension $dimension): self
+    {
+        $contributions = array_map(static fn (float $u): float => $u * $slope, $this->contributions);
+        foreach ($other->contributions as $source => $u) {
+            $contributions[$source] = ($contributions[$source] ?? 0.0) + $u * $otherSlope;
+        }
+
+        return new self($si, $dimension, $contributions);
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Quantity;
+
+/** The units in which a case is shown and typed by default. */
+enum UnitSystem: string
+{
+    case Inch = 'inch';
+    case Metric = 'metric';
+
+    public function unitOf(Dimension $dimension): Unit
+    {
+        return match ([$this, $dimension]) {
+            [self::Inch, Dimension::Length] => Unit::Inch,
+            [self::Metric, Dimension::Length] => Unit::Millimetre,
+            [self::Inch, Dimension::Force] => Unit::PoundForce,
+            [self::Metric, Dimension::Force] => Unit::Newton,
+            [self::Inch, Dimension::Stiffness] => Unit::PoundForcePerInch,
+            [self::Metric, Dimension::Stiffness] => Unit::NewtonPerMillimetre,
+            [self::Inch, Dimension::Stress] => Unit::KilopoundPerSquareInch,
+            [self::Metric, Dimension::Stress] => Unit::Megapascal,
+            default => $dimension->siUnit(),
+        };
+    }
+
+    /** Decimals that a bench gauge resolves in this system's unit. */
+    public function decimalsOf(Dimension $dimension): int
+    {
+        return match ([$this, $dimension]) {
+            [self::Inch, Dimension::Length] => 3,
+            [self::Metric, Dimension::Length] => 2,
+            [self::Inch, Dimension::Force], [self::Metric, Dimension::Stiffness] => 1,
+            [self::Metric, Dimension::Force], [self::Inch, Dimension::Stiffness] => 0,
+            default => match ($dimension) {
+                Dimension::Ratio => 2,
+                Dimension::Percent => 1,
+                default => 0,
+            },
+        };
+    }
+
+    /** The quantity as a figure in this system's unit, rounded to what the gauge resolves, without the unit. */
+    public function figure(Quantity $quantity, int $extraDecimals = 0): string
+    {
+        $figure = number_format($quantity->in($this->unitOf($quantity->dimension)), $this->decimalsOf($quantity->dimension) + $extraDecimals, '.', '');
+
+        return preg_match('/^-0(\.0*)?$/', $figure) === 1 ? substr($figure, 1) : $figure;
+    }
+
+    public function show(Quantity $quantity): string
+    {
+        $unit = $this->unitOf($quantity->dimension);
+
+        return $this->figure($quantity).($unit === Unit::One ? '' : ' '.$unit->value);
+    }
+}

@@ -1,0 +1,222 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Demo;
+
+use MuteTapper\Core\Engine\Engine;
+use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Engine\Site;
+use MuteTapper\Core\Engine\Station;
+use MuteTapper\Core\Engine\ValveKind;
+
+/**
+ * The made-up shop: cars and boats of leagues that do not exist. Each case has a hidden truth, from which its numbers are
+ * computed and then read off as a gauge would.
+ *
+ * @phpstan-type Finding array{place: string, part: string, sign: string, severity: int, note?: string}
+ * @phpstan-type Picture array{place: string, part: string, kind: PartPicture, severity: int}
+ */
+final readonly class Scenario
+{
+    /**
+     * @param array<string, mixed>  $engine
+     * @param array<string, mixed>  $story
+     * @param list<array{place: string, column: string, text: string, at?: string, standing: string}> $claims
+     * @param \Closure(Station, int): array<string, string> $readings by column, for stations that are measured; the int counts stations
+     * @param list<Finding>         $findings
+     * @param list<string>          $lookedStations stations whose other parts show nothing
+     * @param list<Picture>         $pictures
+     * @param array{causes: list<string>, words: string, confidence: int}|null $call
+     */
+    private function __construct(
+        public string $name,
+        public array $engine,
+        public array $story,
+        public array $claims,
+        public \Closure $readings,
+        public array $findings,
+        public array $lookedStations,
+        public array $pictures,
+        public ?array $call,
+    ) {
+    }
+
+    /** @return list<self> in the order in which they came in */
+    public static function all(): array
+    {
+        return [self::floatFour(), self::boundEight(), self::quietSingle()];
+    }
+
+    /** Truth: springs lost a fifth of their load in two seasons; the engine floats and hammers its exhaust seats. Signed. */
+    private static function floatFour(): self
+    {
+        $weak = ['A2-E1' => 0.78, 'A2-E2' => 0.80, 'A3-E1' => 0.82, 'A3-E2' => 0.81, 'A4-E1' => 0.86, 'A1-E1' => 0.88];
+        $findings = [];
+        foreach (['A2-E1' => 3, 'A2-E2' => 2, 'A3-E1' => 2, 'A3-E2' => 2, 'A4-E1' => 1] as $place => $severity) {
+            $findings[] = ['place' => $place, 'part' => 'seat', 'sign' => 'seat_hammered', 'severity' => $severity];
+            $findings[] = ['place' => $place, 'part' => 'valve', 'sign' => 'tip_peened', 'severity' => max(1, $severity - 1)];
+        }
+        $findings[] = ['place' => 'A2-E1', 'part' => 'lash_shim', 'sign' => 'lash_shim_thrown', 'severity' => 2, 'note' => 'Shim lay on its edge beside the bucket.'];
+        $findings[] = ['place' => 'A2-E1', 'part' => 'lobe', 'sign' => 'flank_landing', 'severity' => 2];
+        $findings[] = ['place' => 'A3-E1', 'part' => 'lobe', 'sign' => 'flank_landing', 'severity' => 1];
+        $findings[] = ['place' => 'A2-E1', 'part' => 'spring', 'sign' => 'short_free_height', 'severity' => 2];
+        $findings[] = ['place' => 'engine', 'part' => 'running', 'sign' => 'misfire_high', 'severity' => 2];
+        $findings[] = ['place' => 'engine', 'part' => 'running', 'sign' => 'overspeed_seen', 'severity' => 0];
+        $findings[] = ['place' => 'engine', 'part' => 'running', 'sign' => 'sudden_stop', 'severity' => 0];
+
+        return new self(
+            'Fen Cup four, engine 12',
+            ['layout' => 'inline', 'drive' => 'bucket', 'face' => 'flat', 'lash' => 'solid', 'cylinders' => 4, 'firing_order' => [1, 3, 4, 2], 'intended_speed' => 9200.0, 'reached_speed' => 9150.0],
+            [
+                'words' => 'Breaks up over nine thousand and ticks when it is hot. It pulled cleanly all last year.', 'customer' => 'Team Sedge, hull 12',
+                'use' => 'Fen Cup sprint boats, two seasons, 31 hours since the build.', 'changed' => 'Nothing since the build.', 'replaced' => 'Coils and plugs, without effect.',
+                'oil' => 'Made-up brand, 10W-50, changed every event.', 'limiter' => 'Fuel cut at 9300.', 'earlier' => 'None known.', 'failed' => ['A2-E1'],
+            ],
+            self::claims('1.440', '62', '0.925', '0.410', 1.700),
+            static function (Station $station, int $i) use ($weak): array {
+                $share = $weak[$station->code()] ?? 1.0 + 0.006 * (($i * 7) % 5 - 2);
+                $height = 1.440 + 0.001 * (($i * 3) % 5 - 2);
+                $rate = 236.0;
+
+                return [
+                    'free_height' => self::inch(1.703 - (1 - $share) * 0.26),
+                    'load_seat' => self::pound(62.0 * $share),
+                    'load_open' => self::pound((62.0 + $rate * 0.410) * $share),
+                    'bind_height' => self::inch(0.925 + 0.001 * ($i % 3 - 1)),
+                    'outside_diameter' => self::inch(1.061),
+                    'installed_height' => self::inch($height),
+                    'net_lift' => self::inch(0.409 + 0.001 * ($i % 3)),
+                    'pocket_diameter' => self::inch(1.083 + 0.001 * ($i % 2)),
+                    'seal_height' => self::inch(0.742 + 0.001 * ($i % 4)),
+                    'retainer_depth' => self::inch(0.204),
+                ];
+            },
+            $findings,
+            ['A1-E1', 'A1-E2', 'A1-I1', 'A1-I2', 'A2-E1', 'A2-E2', 'A2-I1', 'A2-I2', 'A3-E1', 'A3-E2', 'A3-I1', 'A3-I2', 'A4-E1', 'A4-E2', 'A4-I1', 'A4-I2'],
+            [['place' => 'A2-E1', 'part' => 'valve', 'kind' => PartPicture::ValveTip, 'severity' => 2]],
+            ['causes' => ['spring_weak'], 'words' => 'The exhaust springs have lost up to a fifth of their load, and the valves were no longer held: hammered seats, peened tips, a thrown shim. The speed was never above the limiter.', 'confidence' => 85],
+        );
+    }
+
+    /** Truth: bank B's exhausts were built with a 0.060 locator that nobody took off the installed height; they go solid. */
+    private static function boundEight(): self
+    {
+        $bound = ['B1-E1', 'B2-E1', 'B3-E1', 'B4-E1'];
+        $findings = [
+            ['place' => 'B2-E1', 'part' => 'spring', 'sign' => 'coils_bright', 'severity' => 3],
+            ['place' => 'B2-E1', 'part' => 'spring_seat', 'sign' => 'end_coil_dug', 'severity' => 2],
+            ['place' => 'B2-E1', 'part' => 'pushrod', 'sign' => 'pushrod_bent', 'severity' => 3],
+            ['place' => 'B2-E1', 'part' => 'retainer', 'sign' => 'retainer_worn', 'severity' => 1],
+            ['place' => 'B3-E1', 'part' => 'spring', 'sign' => 'coils_bright', 'severity' => 2],
+            ['place' => 'B3-E1', 'part' => 'pushrod', 'sign' => 'pushrod_bent', 'severity' => 2],
+            ['place' => 'B1-E1', 'part' => 'spring', 'sign' => 'coils_bright', 'severity' => 2],
+            ['place' => 'engine', 'part' => 'running', 'sign' => 'new_since_assembly', 'severity' => 3],
+            ['place' => 'engine', 'part' => 'running', 'sign' => 'misfire_high', 'severity' => 2],
+            ['place' => 'engine', 'part' => 'running', 'sign' => 'sudden_stop', 'severity' => 0],
+        ];
+
+        return new self(
+            'Quarry Mile V8, car 23',
+            ['layout' => 'vee', 'drive' => 'pushrod', 'face' => 'roller', 'lash' => 'solid', 'cylinders' => 8, 'firing_order' => [1, 8, 4, 3, 6, 5, 7, 2], 'rocker_ratio' => 1.6, 'intended_speed' => 7600.0, 'reached_speed' => 7350.0],
+            [
+                'words' => 'New springs and locators went in over the winter. First event it went rough at six and a half, then number four would not rev. Two pushrods came out like bananas.', 'customer' => 'Ottermoor Garage, car 23',
+                'use' => 'Quarry Mile strip, nine runs since the build.', 'changed' => 'Springs, retainers and locators, both banks.', 'replaced' => 'Ignition amplifier, without effect.',
+                'oil' => '', 'limiter' => 'Ignition cut at 7600, no boost.', 'earlier' => 'None with the old springs.', 'failed' => ['B2-E1', 'B3-E1'],
+            ],
+            self::claims('1.900', '168', '1.210', '0.610', 2.330),
+            static function (Station $station, int $i) use ($bound): array {
+                if (!in_array($station->cylinder->bank, ['B'], true) && $station->cylinder->position > 2) {
+                    return [];
+                }
+                $isBound = in_array($station->code(), $bound, true);
+                $height = 1.900 + 0.002 * ($i % 3 - 1) - ($isBound ? 0.060 : 0.0);
+
+                return [
+                    'free_height' => self::inch(2.331 + 0.002 * ($i % 4 - 2)),
+                    'load_seat' => self::pound(168.0 * (1 + 0.008 * (($i * 5) % 5 - 2))),
+                    'load_open' => self::pound(168.0 * (1 + 0.008 * (($i * 5) % 5 - 2)) + 402 * 0.610),
+                    'bind_height' => self::inch(1.210 + 0.002 * ($i % 3 - 1) + ($isBound ? 0.012 : 0.0)),
+                    'outside_diameter' => self::inch(1.541),
+                    'installed_height' => self::inch($height),
+                    'shims' => $isBound ? '0.060' : '0.000',
+                    'lobe_lift' => self::inch(0.3915 + 0.0005 * ($i % 2)),
+                    'lash' => '0.016',
+                    'pocket_diameter' => self::inch(1.569),
+                    'seal_height' => self::inch(0.880 + 0.002 * ($i % 3)),
+                    'retainer_depth' => self::inch(0.285),
+                ];
+            },
+            $findings,
+            ['B1-E1', 'B1-I1', 'B2-E1', 'B2-I1', 'B3-E1', 'B3-I1', 'B4-I1'],
+            [
+                ['place' => 'B2-E1', 'part' => 'spring', 'kind' => PartPicture::SpringCoils, 'severity' => 3],
+                ['place' => 'B2-E1', 'part' => 'retainer', 'kind' => PartPicture::RetainerUnderside, 'severity' => 1],
+                ['place' => 'B2-E1', 'part' => 'valve', 'kind' => PartPicture::ValveTip, 'severity' => 0],
+                ['place' => 'B3-E1', 'part' => 'spring', 'kind' => PartPicture::SpringCoils, 'severity' => 2],
+            ],
+            null,
+        );
+    }
+
+    /** Came in this morning: only the telephone call is written down. */
+    private static function quietSingle(): self
+    {
+        return new self(
+            'Peat Track single, spare engine',
+            ['layout' => 'inline', 'drive' => 'finger', 'face' => 'crowned', 'lash' => 'solid', 'cylinders' => 1, 'intended_speed' => 11500.0],
+            [
+                'words' => 'Cranks, no compression. It was fine when it was parked.', 'customer' => 'Privateer, number 8', 'use' => 'Peat Track enduro, hours not known.', 'changed' => '', 'replaced' => '',
+                'oil' => '', 'limiter' => '', 'earlier' => '', 'failed' => [],
+            ],
+            [],
+            static fn (): array => [],
+            [
+                ['place' => 'engine', 'part' => 'running', 'sign' => 'dead_cylinder', 'severity' => 3],
+                ['place' => 'engine', 'part' => 'running', 'sign' => 'sudden_stop', 'severity' => 0],
+            ],
+            [],
+            [],
+            null,
+        );
+    }
+
+    /** @return list<array{place: string, column: string, text: string, at?: string, standing: string}> */
+    private static function claims(string $height, string $load, string $bind, string $lift, float $free): array
+    {
+        $claims = [];
+        foreach (ValveKind::cases() as $kind) {
+            $place = 'kind-'.$kind->value;
+            $claims[] = ['place' => $place, 'column' => 'installed_height', 'text' => $height, 'standing' => 'known'];
+            $claims[] = ['place' => $place, 'column' => 'load_seat', 'text' => $load.' lb', 'at' => $height, 'standing' => 'known'];
+            $claims[] = ['place' => $place, 'column' => 'bind_height', 'text' => $bind, 'standing' => 'known'];
+            $claims[] = ['place' => $place, 'column' => 'net_lift', 'text' => $lift, 'standing' => 'said'];
+            $claims[] = ['place' => $place, 'column' => 'free_height', 'text' => self::inch($free), 'standing' => 'said'];
+        }
+
+        return $claims;
+    }
+
+    /** Station parts on which nothing was found, for a station that was looked at as a whole. @return list<Part> */
+    public function clearParts(Engine $engine, string $station): array
+    {
+        $found = [];
+        foreach ($this->findings as $finding) {
+            if ($finding['place'] === $station) {
+                $found[] = $finding['part'];
+            }
+        }
+
+        return array_values(array_filter($engine->parts(), static fn (Part $part): bool => $part->site() === Site::Station && !in_array($part->value, $found, true)));
+    }
+
+    private static function inch(float $value): string
+    {
+        return number_format($value, 3, '.', '');
+    }
+
+    private static function pound(float $value): string
+    {
+        return number_format($value, 1, '.', '');
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Calculation;
+
+use MuteTapper\Core\Calculation\Calculation;
+use MuteTapper\Core\Calculation\Input;
+use OpenApi\Attributes as OA;
+
+/** The declaration of a calculation. */
+#[OA\Schema]
+final readonly class CalculationView
+{
+    /** @param list<CalculationInputView> $inputs */
+    private function __construct(
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public string $formula,
+        #[OA\Property]
+        public string $mark,
+        #[OA\Property]
+        public string $source,
+        #[OA\Property]
+        public string $resultDimension,
+        #[OA\Property(items: new OA\Items(ref: CalculationInputView::class))]
+        public array $inputs,
+    ) {
+    }
+
+    public static function of(Calculation $calculation): self
+    {
+        return new self(
+            $calculation->name(), $calculation->title(), $calculation->formula(), $calculation->source()->mark, $calculation->source()->text, $calculation->resultDimension()->value,
+            array_map(static fn (Input $input): CalculationInputView => new CalculationInputView($input->name, $input->meaning, $input->dimension->value, $input->isList), $calculation->inputs()),
+        );
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\CaseFile;
+
+
+use MuteTapper\App\Shared\JsonCommand;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+
+/** Import a case document into the database. */
+#[AsCommand(name: 'case:import', description: 'Import a case document into the database.')]
+final class ImportCommand extends JsonCommand
+{
+    public function __construct(private readonly CaseDocument $document)
+    {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this->addArgument('file', InputArgument::REQUIRED, 'case document')
+            ->addOption('copy', null, InputOption::VALUE_NONE, 'import as a copy when the case is here already')
+            ->addOption('by', null, InputOption::VALUE_REQUIRED, 'who imports', 'command line');
+    }
+
+    protected function result(InputInterface $input): mixed
+    {
+        $path = self::word($input, 'file');
+        $case = $this->document->import(self::file($path), (bool) $input->getOption('copy'), self::word($input, 'by', true), $path);
+
+        return ['id' => $case->id, 'number' => $case->number, 'name' => $case->name];
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\CaseFile;
+
+use OpenApi\Attributes as OA;
+
+/** One of the ten steps and how far it is. */
+#[OA\Schema]
+final readonly class StepView
+{
+    public function __construct(
+        #[OA\Property]
+        public string $code,
+        #[OA\Property]
+        public string $label,
+        #[OA\Property(description: '0 to 1; null where this version does not count')]
+        public ?float $done,
+        #[OA\Property]
+        public string $left,
+    ) {
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Cause;
+
+use OpenApi\Attributes as OA;
+
+/** One line of the ledger. */
+#[OA\Schema]
+final readonly class LedgerLineView
+{
+    /**
+     * @param list<string> $places
+     * @param list<string> $placeLabels
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $sign,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property(description: 'what was found, in words')]
+        public string $words,
+        #[OA\Property(description: 'decibans; positive speaks for the cause')]
+        public float $decibans,
+        #[OA\Property(description: 'as a factor: ×6 or ÷1.8')]
+        public string $factor,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $places,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $placeLabels,
+        #[OA\Property(description: 'where it was recorded: teardown, bench or story')]
+        public string $step,
+        #[OA\Property]
+        public ?string $part,
+    ) {
+    }
+}

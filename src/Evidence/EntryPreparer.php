@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Evidence;
+
+use Doctrine\ORM\EntityManagerInterface;
+use MuteTapper\App\Knowledge\KnowledgeFiles;
+use MuteTapper\App\Photograph\Photograph;
+use MuteTapper\Core\CaseFile\CaseFile;
+use MuteTapper\Core\Document\BadDocument;
+use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Engine;
+use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Evidence\Entry;
+use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Evidence\SeenState;
+use MuteTapper\Core\Evidence\Severity;
+use MuteTapper\Core\Evidence\Standing;
+use MuteTapper\Core\Quantity\EntryParser;
+use MuteTapper\Core\Quantity\NotUnderstood;
+use MuteTapper\Core\Quantity\PlausibleRange;
+use MuteTapper\Core\Quantity\UnitSystem;
+use MuteTapper\Core\Spring\SheetColumn;
+
+/** Turns what a person typed into the content of an entry: reads figures, checks signs, adds the gauge's worth. */
+final readonly class EntryPreparer
+{
+    public const CLAIMED = 'claimed.';
+
+    public function __construct(private KnowledgeFiles $knowledge, private EntityManagerInterface $entities)
+    {
+    }
+
+    /**
+     * @throws BadDocument
+     * @throws NotUnderstood
+     */
+    public function prepare(Entry $typed, Engine $engine, UnitSystem $units): Entry
+    {
+        $data = $typed->node();
+        $prepared = new Entry(
+            $typed->id, $typed->kind, $typed->slot, $typed->supersedes, $typed->reason, $typed->by, $typed->at, $this->knowledge->current()->hash,
+            match ($typed->kind) {
+                EntryKind::Reading => $this->reading($typed->slot->item, $data, $units),
+                EntryKind::Claim => $this->claim($typed->slot->item, $data, $units),
+                EntryKind::Finding => $this->finding($typed, $data, $engine),
+                EntryKind::Look => $this->look($typed, $data, $engine),
+                EntryKind::Photograph => $this->photograph($data),
+                EntryKind::Withdrawal => [],
+            },
+        );
+        CaseFile::checkEntry($prepared, $engine);
+
+        return $prepared;
+    }
+
+    /** @return array<string, mixed> */
+    private function reading(string $item, Node $data, UnitSystem $units): array
+    {
+        $column = SheetColumn::tryFrom($item) ?? throw BadDocument::at('/slot/item', sprintf('“%s” is not a reading of the spring sheet.', $item));
+        $code = $data->maybe('gauge')?->word() ?? $column->gauge();
+        $gauge = $this->knowledge->current()->gauges[$code] ?? throw BadDocument::at('/data/gauge', sprintf('there is no gauge “%s” in the library.', $code));
+        $content = $this->figure($data, 'text', 'value', $column->range(), $units) + ['gauge' => $gauge->toArray()];
+        if ($column->isAtHeight()) {
+            if (!$data->has('atText')) {
+                throw BadDocument::at('/data/atText', 'a load needs the height at which it was taken: type the test height in the head of the column first.');
+            }
+            $content += $this->figure($data, 'atText', 'at', SheetColumn::testHeightRange(), $units);
+        }
+
+        return $content;
+    }
+
+    /** @return array<string, mixed> */
+    private function claim(string $item, Node $data, UnitSystem $units): array
+    {
+        $column = str_starts_with($item, self::CLAIMED) ? SheetColumn::tryFrom(substr($item, strlen(self::CLAIMED))) : null;
+        if ($column === null || !$column->isClaimable()) {
+            throw BadDocument::at('/slot/item', sprintf('“%s” is not a figure of the build as claimed.', $item));
+        }
+        $standing = $data->maybe('standing')?->choice(Standing::class) ?? Standing::Said;
+        $content = ['standing' => $standing->value];
+        if ($standing === Standing::Unknown) {
+            return $content;
+        }
+        $content += $this->figure($data, 'text', 'value', $column->range(), $units);
+        if ($column->isAtHeight()) {
+            if (!$data->has('atText')) {
+                throw BadDocument::at('/data/atText', 'a claimed load needs its height: write it as “115 lb at 1.800 in”.');
+            }
+            $content += $this->figure($data, 'atText', 'at', SheetColumn::testHeightRange(), $units);
+        }
+
+        return $content;
+    }
+
+    /** @return array<string, mixed> */
+    private function finding(Entry $entry, Node $data, Engine $engine): array
+    {
+        $sign = $this->knowledge->current()->signs[$entry->slot->item] ?? throw BadDocument::at('/slot/item', sprintf('the catalogue has no sign “%s”.', $entry->slot->item));
+        $part = Part::tryFrom($entry->slot->part);
+        if ($part === null || !in_array($part, $sign->parts, true)) {
+            throw BadDocument::at('/slot/part', sprintf('“%s” is not seen on the %s.', $sign->name, $entry->slot->part));
+        }
+        if ($sign->bench !== null) {
+            throw BadDocument::at('/slot/item', sprintf('“%s” comes from the spring sheet: enter the readings there.', $sign->name));
+        }
+        if ($engine->siteOf($entry->slot->place, $part->site()) === null) {
+            throw BadDocument::at('/slot/place', sprintf('the %s is not looked at in “%s”.', $part->label($engine), $entry->slot->place));
+        }
+
+        return array_filter([
+            'severity' => $data->get('severity')->choice(Severity::class)->value,
+            'state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value,
+            'sureness' => $data->maybe('sureness')?->number(),
+            'note' => $data->maybe('note')?->text(4000),
+        ], static fn (mixed $value): bool => $value !== null && $value !== '');
+    }
+
+    /** @return array<string, mixed> */
+    private function look(Entry $entry, Node $data, Engine $engine): array
+    {
+        $part = Part::tryFrom($entry->slot->part);
+        if ($part === null || !$part->isFittedTo($engine) || $entry->slot->item !== 'look') {
+            throw BadDocument::at('/slot/part', sprintf('this engine has no “%s” to look at.', $entry->slot->part));
+        }
+
+        return ['state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value];
+    }
+
+    /** @return array<string, mixed> */
+    private function photograph(Node $data): array
+    {
+        $sha = $data->get('sha256')->word(64);
+        if ($this->entities->find(Photograph::class, $sha) === null) {
+            throw BadDocument::at('/data/sha256', 'this photograph has not been received yet: upload it first.');
+        }
+
+        return [
+            'sha256' => $sha,
+            'caption' => $data->maybe('caption')?->text(400) ?? '',
+            'state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value,
+        ];
+    }
+
+    /** @return array<string, mixed> what was typed, and the quantity it means */
+    private function figure(Node $data, string $textKey, string $key, PlausibleRange $range, UnitSystem $units): array
+    {
+        $text = $data->get($textKey)->text(200);
+        $typed = (new EntryParser($units))->parse($text, $range);
+
+        return [$textKey => trim($text), $key => ['number' => $typed->number, 'unit' => $typed->unit->value, 'decimals' => $typed->decimals]];
+    }
+}

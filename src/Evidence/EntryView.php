@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Evidence;
+
+use MuteTapper\App\Shared\QuantityView;
+use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Evidence\Claim;
+use MuteTapper\Core\Evidence\Entry;
+use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Evidence\Reading;
+use MuteTapper\Core\Quantity\Quantity;
+use MuteTapper\Core\Quantity\UnitSystem;
+use OpenApi\Attributes as OA;
+
+/** An entry as the screen shows it: the slot it fills and what was recorded, by kind. */
+#[OA\Schema]
+final readonly class EntryView
+{
+    private function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property(type: 'string', enum: EntryKind::class)]
+        public EntryKind $kind,
+        #[OA\Property]
+        public string $place,
+        #[OA\Property]
+        public string $part,
+        #[OA\Property]
+        public string $item,
+        #[OA\Property]
+        public ?string $index,
+        #[OA\Property]
+        public ?string $supersedes,
+        #[OA\Property]
+        public string $by,
+        #[OA\Property]
+        public string $at,
+        #[OA\Property(description: 'as typed')]
+        public ?string $text,
+        #[OA\Property(description: 'figure in the unit of the case')]
+        public ?string $shown,
+        #[OA\Property(description: 'as typed: the height a load was taken at')]
+        public ?string $atText,
+        #[OA\Property]
+        public ?string $atShown,
+        #[OA\Property]
+        public ?string $gauge,
+        #[OA\Property]
+        public ?string $gaugeCode,
+        #[OA\Property]
+        public ?string $standing,
+        #[OA\Property]
+        public ?int $severity,
+        #[OA\Property]
+        public ?string $state,
+        #[OA\Property]
+        public ?float $sureness,
+        #[OA\Property]
+        public ?string $note,
+        #[OA\Property]
+        public ?string $sha256,
+        #[OA\Property]
+        public ?string $caption,
+    ) {
+    }
+
+    public static function of(Entry $entry, UnitSystem $units): self
+    {
+        $data = $entry->node();
+        $word = static fn (string $key): ?string => $data->maybe($key)?->text();
+        [$value, $at] = match ($entry->kind) {
+            EntryKind::Reading => [Reading::of($entry)->typed->quantity(), Reading::of($entry)->at?->quantity()],
+            EntryKind::Claim => [Claim::of($entry)->typed?->quantity(), Claim::of($entry)->at?->quantity()],
+            default => [null, null],
+        };
+        $figure = static fn (?Quantity $quantity): ?string => $quantity === null ? null : QuantityView::exact($quantity, $units)->figure;
+
+        return new self(
+            $entry->id, $entry->kind, $entry->slot->place, $entry->slot->part, $entry->slot->item, $entry->slot->index, $entry->supersedes,
+            $entry->by, $entry->at->format(\DATE_RFC3339_EXTENDED),
+            $word('text'), $figure($value), $word('atText'), $figure($at),
+            $data->maybe('gauge')?->maybe('label')?->text(), $data->maybe('gauge')?->maybe('code')?->text(), $word('standing'),
+            $data->maybe('severity')?->whole(0, 4), $word('state'), $data->maybe('sureness')?->number(), $word('note'), $word('sha256'), $word('caption'),
+        );
+    }
+}

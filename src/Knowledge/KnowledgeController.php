@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Knowledge;
+
+use MuteTapper\Core\CaseFile\Story;
+use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Evidence\Sign;
+use MuteTapper\Core\Spring\SheetColumn;
+use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** The catalogue that screens offer choices from. */
+final class KnowledgeController
+{
+    #[Route('/api/catalogue', methods: ['GET'])]
+    #[OA\Get(path: '/api/catalogue', operationId: 'getCatalogue', responses: [
+        new OA\Response(response: 200, description: 'signs, columns, schools', content: new OA\JsonContent(ref: CatalogueView::class)),
+    ])]
+    public function catalogue(Request $request, KnowledgeFiles $files): JsonResponse
+    {
+        $knowledge = $files->current();
+        $signs = array_map(static fn (Sign $sign): SignView => new SignView(
+            $sign->code, $sign->name, array_map(static fn (Part $part): string => $part->value, $sign->parts), $sign->site->value, $sign->seenBy->value,
+            $sign->lookFor, $sign->photograph, $sign->lookAlike, $sign->severity, $sign->words, $sign->gross, $sign->requires, $sign->bench !== null,
+        ), array_values($knowledge->signs));
+        $columns = array_map(static fn (SheetColumn $column): ColumnView => new ColumnView(
+            $column->value, $column->label(), $column->short(), $column->part()->value, $column->range()->dimension()->value,
+            $column->isByCoil(), $column->isAtHeight(), $column->isClaimable(), $column->gauge(), $knowledge->gauges[$column->gauge()]->label, $knowledge->gauges[$column->gauge()]->stated,
+        ), SheetColumn::cases());
+        $schools = [];
+        foreach ($knowledge->limits->schools as $code => $school) {
+            $schools[] = new SchoolView($code, $school['label'], $school['meaning']);
+        }
+        $questions = [];
+        foreach (Story::QUESTIONS as $field => $ask) {
+            $questions[] = new QuestionView($field, $ask);
+        }
+        $response = new JsonResponse(new CatalogueView($knowledge->hash, $signs, $columns, $schools, $questions));
+        $response->setEtag($knowledge->hash);
+        $response->isNotModified($request);
+
+        return $response;
+    }
+}

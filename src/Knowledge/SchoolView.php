@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Knowledge;
+
+use OpenApi\Attributes as OA;
+
+/** A school of limits. */
+#[OA\Schema]
+final readonly class SchoolView
+{
+    public function __construct(
+        #[OA\Property]
+        public string $code,
+        #[OA\Property]
+        public string $label,
+        #[OA\Property]
+        public string $meaning,
+    ) {
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Photograph;
+
+use MuteTapper\App\Shared\Problem;
+use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Receives photographs and gives them out. */
+final class PhotographController
+{
+    #[Route('/api/photographs', methods: ['POST'])]
+    #[OA\Post(path: '/api/photographs', operationId: 'keepPhotograph', parameters: [new OA\HeaderParameter(name: 'X-File-Name', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))), responses: [
+        new OA\Response(response: 201, description: 'kept', content: new OA\JsonContent(ref: PhotographView::class)),
+    ])]
+    public function keep(Request $request, PhotographStore $store): JsonResponse
+    {
+        $name = rawurldecode($request->headers->get('X-File-Name') ?? 'The picture');
+        if ((int) $request->headers->get('Content-Length', '0') > PhotographStore::MOST_BYTES) {
+            throw Problem::tooLarge(sprintf('%s has more than 40 MB.', $name));
+        }
+
+        return new JsonResponse(PhotographView::of($store->keep($request->getContent(), $name)), 201);
+    }
+
+    #[Route('/api/photographs/{sha256}', methods: ['GET'], requirements: ['sha256' => '[0-9a-f]{64}'])]
+    #[OA\Get(path: '/api/photographs/{sha256}', operationId: 'getPhotograph', parameters: [new OA\PathParameter(name: 'sha256', schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'its facts', content: new OA\JsonContent(ref: PhotographView::class)),
+    ])]
+    public function facts(string $sha256, PhotographStore $store): JsonResponse
+    {
+        return new JsonResponse(PhotographView::of($store->get($sha256)));
+    }
+
+    /** The original byte for byte, or the working copy; the original stands in while the copy is being made. */
+    #[Route('/api/photographs/{sha256}/{which}', methods: ['GET'], requirements: ['sha256' => '[0-9a-f]{64}', 'which' => 'original|working'])]
+    public function picture(string $sha256, string $which, PhotographStore $store): BinaryFileResponse
+    {
+        $photograph = $store->get($sha256);
+        $ready = $which === 'working' && $photograph->workingCopy === WorkingCopyState::Ready;
+        $path = $ready ? $store->workingCopy($sha256) : $store->original($sha256);
+        if (!is_file($path)) {
+            throw Problem::notFound('Picture not supplied: it is known by its checksum only. Upload the original and it is attached again.');
+        }
+        $response = new BinaryFileResponse($path, 200, ['Content-Type' => $ready ? 'image/jpeg' : $photograph->mediaType]);
+        $response->headers->set('Cache-Control', $ready || $which === 'original' ? 'private, max-age=31536000, immutable' : 'no-cache');
+
+        return $response;
+    }
+}

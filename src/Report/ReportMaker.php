@@ -1,0 +1,218 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Report;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Dompdf\Dompdf;
+use Dompdf\Options;
+use MuteTapper\App\CaseFile\CaseRecord;
+use MuteTapper\App\CaseFile\Cases;
+use MuteTapper\App\Cause\Assessments;
+use MuteTapper\App\Cause\Calls;
+use MuteTapper\App\Cause\LedgerPresenter;
+use MuteTapper\App\Cause\LedgerView;
+use MuteTapper\App\Engine\EngineView;
+use MuteTapper\App\Engine\HeadPlanView;
+use MuteTapper\App\Photograph\Photograph;
+use MuteTapper\App\Spring\MarginView;
+use MuteTapper\Core\CaseFile\Assessment;
+use MuteTapper\Core\CaseFile\Progress;
+use MuteTapper\Core\CaseFile\Story;
+use MuteTapper\Core\Engine\HeadPlan;
+use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Evidence\Finding;
+use MuteTapper\Core\Verdict\Verdict;
+use Psr\Clock\ClockInterface;
+use Twig\Environment;
+
+/** Makes the report for customer and supplier, as a page and as a PDF with real text. */
+final readonly class ReportMaker
+{
+    public function __construct(
+        private Cases $cases,
+        private Assessments $assessments,
+        private Calls $calls,
+        private ReportPictures $pictures,
+        private EntityManagerInterface $entities,
+        private Environment $twig,
+        private ClockInterface $clock,
+        private string $projectFolder,
+        private string $dataFolder,
+    ) {
+    }
+
+    public function html(CaseRecord $record): string
+    {
+        return $this->twig->render('report/report.html.twig', $this->content($record));
+    }
+
+    public function pdf(CaseRecord $record): string
+    {
+        $cache = $this->dataFolder.'/fonts';
+        if (!is_dir($cache)) {
+            @mkdir($cache, 0o755, true);
+        }
+        $dompdf = new Dompdf(new Options(['fontDir' => $cache, 'fontCache' => $cache, 'isRemoteEnabled' => false, 'isPhpEnabled' => false, 'chroot' => [$this->projectFolder.'/assets', $cache], 'defaultPaperSize' => 'a4']));
+        $dompdf->loadHtml($this->html($record), 'UTF-8');
+        $dompdf->render();
+        $canvas = $dompdf->getCanvas();
+        $font = $dompdf->getFontMetrics()->getFont('Sofia Sans') ?? '';
+        $canvas->page_text($canvas->get_width() - 82, $canvas->get_height() - 30, '{PAGE_NUM} of {PAGE_COUNT}', $font, 8, [0.27, 0.32, 0.3]);
+
+        return (string) $dompdf->output();
+    }
+
+    /** @return array<string, mixed> */
+    private function content(CaseRecord $record): array
+    {
+        $assessment = $this->assessments->of($record);
+        $case = $assessment->case;
+        $story = $this->cases->story($record);
+        $ranking = $this->assessments->ranking($record);
+        $signed = $this->calls->signed($record);
+        $call = $signed->call ?? $this->calls->of($record);
+        $worst = [];
+        foreach ($case->findings() as $finding) {
+            $worst[$finding->place] = max($worst[$finding->place] ?? 0, $finding->severity->value);
+        }
+        $progress = Progress::of($case, $story, $call !== null, $signed !== null);
+        foreach (array_keys($progress->looked) as $place) {
+            $worst[$place] ??= 0;
+        }
+
+        return [
+            'fonts' => $this->fonts(),
+            'number' => $record->number,
+            'name' => $record->name,
+            'date' => $this->clock->now(),
+            'engine' => EngineView::of($case->engine),
+            'plan' => self::image(HeadPlanSvg::of(HeadPlanView::of(HeadPlan::of($case->engine)), $worst, $story->failed)),
+            'failed' => array_map(static fn (string $place): string => $case->engine->placeLabel($place) ?? $place, $story->failed),
+            'answers' => $story->answers,
+            'questions' => Story::QUESTIONS,
+            'call' => $call,
+            'signed' => $signed,
+            'calledCauses' => array_map(static fn (string $code): string => ($assessment->knowledge->network->causes[$code] ?? null)->label ?? 'Something not listed', $call->causes ?? []),
+            'ranking' => $ranking,
+            'ledgers' => $this->ledgers($assessment, $call->causes ?? $ranking->leading),
+            'findings' => $this->findings($assessment),
+            'photographs' => $this->photographs($assessment),
+            'margins' => $this->margins($assessment, $story->failed),
+            'school' => $case->settings->school,
+            'open' => $this->open($assessment, $progress),
+        ];
+    }
+
+    /**
+     * @param list<string> $causes
+     *
+     * @return list<LedgerView>
+     */
+    private function ledgers(Assessment $assessment, array $causes): array
+    {
+        $ledgers = [];
+        foreach (array_slice($causes, 0, 2) as $cause) {
+            try {
+                $ledgers[] = LedgerPresenter::view($assessment, $assessment->ledger($cause));
+            } catch (\OutOfBoundsException) {
+                continue; // called although the build rules it out, or not listed
+            }
+        }
+
+        return $ledgers;
+    }
+
+    /** @return list<array{place: string, part: string, sign: string, severity: int, words: string, state: string, note: string}> */
+    private function findings(Assessment $assessment): array
+    {
+        $case = $assessment->case;
+        $findings = array_filter($case->findings(), static fn (Finding $finding): bool => isset($assessment->knowledge->signs[$finding->sign]));
+        usort($findings, static fn (Finding $a, Finding $b): int => [$b->severity->value, $a->place] <=> [$a->severity->value, $b->place]);
+
+        return array_map(static fn (Finding $finding): array => [
+            'place' => $case->engine->placeLabel($finding->place) ?? $finding->place,
+            'part' => Part::from($finding->part)->label($case->engine),
+            'sign' => $assessment->knowledge->signs[$finding->sign]->name,
+            'severity' => $finding->severity->value,
+            'words' => $assessment->knowledge->signs[$finding->sign]->severity[$finding->severity->value] ?? '',
+            'state' => str_replace('_', ' ', $finding->state->value),
+            'note' => $finding->note,
+        ], $findings);
+    }
+
+    /** @return list<array{address: string|null, caption: string, state: string, sha256: string}> */
+    private function photographs(Assessment $assessment): array
+    {
+        $pictures = [];
+        foreach ($assessment->case->log->standing(EntryKind::Photograph) as $entry) {
+            $data = $entry->node();
+            $sha256 = $data->get('sha256')->word();
+            $photograph = $this->entities->find(Photograph::class, $sha256);
+            $pictures[] = [
+                'address' => $photograph === null ? null : $this->pictures->dataAddress($photograph),
+                'caption' => $data->maybe('caption')?->text() ?? '',
+                'state' => str_replace('_', ' ', $data->maybe('state')?->text() ?? ''),
+                'sha256' => $sha256,
+            ];
+        }
+
+        return $pictures;
+    }
+
+    /**
+     * Every margin of the stations reported failed, and whatever is outside elsewhere.
+     *
+     * @param list<string> $failed
+     *
+     * @return list<array{view: MarginView, image: string}>
+     */
+    private function margins(Assessment $assessment, array $failed): array
+    {
+        $shown = [];
+        foreach ($assessment->springs->margins as $margin) {
+            $bad = in_array($margin->verdict, [Verdict::Outside, Verdict::OutsideClose, Verdict::CannotTell], true);
+            if ($margin->verdict !== Verdict::NotMeasured && ($bad || in_array($margin->place, $failed, true))) {
+                $view = MarginView::of($margin, $assessment->case);
+                $shown[] = ['view' => $view, 'image' => self::image(MarginRuleSvg::of($view))];
+            }
+        }
+
+        return $shown;
+    }
+
+    /** @return list<string> what was not looked at or measured */
+    private function open(Assessment $assessment, Progress $progress): array
+    {
+        $stations = count($assessment->case->engine->stations);
+        $open = [];
+        if (count($progress->looked) < $stations) {
+            $open[] = sprintf('%d of %d stations were not looked at.', $stations - count($progress->looked), $stations);
+        }
+        if (count($progress->measured) < $stations) {
+            $open[] = sprintf('%d of %d springs were not measured.', $stations - count($progress->measured), $stations);
+        }
+
+        return $open;
+    }
+
+    private static function image(string $svg): string
+    {
+        return 'data:image/svg+xml;base64,'.base64_encode($svg);
+    }
+
+    /** @return list<array{family: string, weight: int, address: string}> fonts inside the page, so that it reads the same anywhere */
+    private function fonts(): array
+    {
+        $fonts = [];
+        foreach (['Sofia Sans' => 'sofia-sans', 'Sofia Sans Condensed' => 'sofia-sans-condensed'] as $family => $file) {
+            foreach ([400, 700] as $weight) {
+                $fonts[] = ['family' => $family, 'weight' => $weight, 'address' => 'data:font/ttf;base64,'.base64_encode((string) file_get_contents(sprintf('%s/assets/fonts/%s-%d.ttf', $this->projectFolder, $file, $weight)))];
+            }
+        }
+
+        return $fonts;
+    }
+}

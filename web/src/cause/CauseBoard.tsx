@@ -1,0 +1,134 @@
+import { useState } from 'react';
+import { useBench } from '../entry/useBench';
+import { PlanSide } from '../frame/PlanSide';
+import { useChosen } from '../frame/useChosen';
+import type { RankingView } from '../shared/api';
+import { words } from '../shared/messages';
+import { useLedger, useRanking } from '../shared/queries';
+import { Call } from './Call';
+import { Ledger } from './Ledger';
+import './cause.css';
+
+const percent = (share: number): string => (share < 0.005 ? 'below 1 %' : `${Math.round(share * 100)} %`);
+const SHOWN = 6;
+
+/** Step 8: causes ranked with the evidence for and against each, and the analyst's call beside them. */
+export default function CauseBoard() {
+  const { view } = useBench();
+  const ranking = useRanking(view.id, view.revision);
+  const [chosen, choose] = useChosen();
+  const [opened, setOpened] = useState<string | null>(null);
+  const [all, setAll] = useState(false);
+  const data = ranking.data;
+  const first = data && data.standing !== 'not_enough_evidence' ? (data.leading[0] ?? null) : (data?.causes[0]?.code ?? null);
+  const cause = opened ?? first;
+  const isEmpty = data !== undefined && data.present + data.absent === 0;
+  const ledger = useLedger(view.id, view.revision, isEmpty ? null : cause);
+
+  return (
+    <div className="room">
+      <PlanSide chosen={chosen} onChoose={choose} first="signs">
+        <p className="plan-note">{words.cause.honest}</p>
+      </PlanSide>
+      <div className="cause">
+        <div className="sheet pad">
+          <div className="cause-head">
+            <h2>{words.cause.title}</h2>
+            {data && <span className="quiet">{words.cause.from(data.present, data.absent)}</span>}
+          </div>
+          {isEmpty && (
+            <div className="empty">
+              <b>{words.cause.empty}</b>
+              {words.cause.emptyWhat}
+            </div>
+          )}
+          {data && !isEmpty && (
+            <>
+              <p className="standing" role="status">
+                {data.sentence}
+              </p>
+              <table className="ranking">
+                <tbody>
+                  {data.causes.slice(0, all ? undefined : SHOWN).map((one) => (
+                    <tr key={one.code} className={one.code === cause ? 'current' : ''}>
+                      <th scope="row">
+                        <button type="button" aria-expanded={one.code === cause} onClick={() => setOpened(one.code)}>
+                          <svg width="10" height="10" aria-hidden="true">
+                            <path d={one.code === cause ? 'M0 2h10l-5 7z' : 'M2 0v10l7-5z'} fill="currentColor" />
+                          </svg>
+                          {one.label}
+                        </button>
+                      </th>
+                      <td className="family">{one.familyLabel}</td>
+                      <td className="bar">
+                        <Bar share={one.probability} />
+                      </td>
+                      <td className="figure">{percent(one.probability)}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+              <p className="note">
+                {words.cause.needNotAdd(percent(data.unexplained))} <Together data={data} />
+                {data.causes.length > SHOWN && (
+                  <button type="button" className="more" onClick={() => setAll(!all)}>
+                    {all ? 'Show the first only' : `Show all ${data.causes.length}`}
+                  </button>
+                )}
+              </p>
+              {ledger.data && <Ledger ledger={ledger.data} left={cause !== null && data.leading[0] === cause ? data.leftUnexplained : null} onPlace={choose} caseId={view.id} />}
+              <section className="below">
+                <div>
+                  <h3>{words.cause.mechanisms}</h3>
+                  <ul>
+                    {data.mechanisms
+                      .filter((one) => one.probability >= 0.1)
+                      .slice(0, 6)
+                      .map((one) => (
+                        <li key={one.code}>
+                          {one.label} <span className="figures">{percent(one.probability)}</span> {one.established && <b>{words.cause.established}</b>}
+                        </li>
+                      ))}
+                  </ul>
+                </div>
+                <div>
+                  <h3>{words.cause.excluded}</h3>
+                  <ul>
+                    {data.excluded.map((one) => (
+                      <li key={one.code}>
+                        {one.label} <span className="note">{one.because}</span>
+                      </li>
+                    ))}
+                  </ul>
+                </div>
+              </section>
+            </>
+          )}
+        </div>
+        <Call ranking={data} />
+      </div>
+    </div>
+  );
+}
+
+function Together({ data }: { data: RankingView }) {
+  const pairs = data.explanations.filter((one) => one.causes.length > 1 && one.probability >= 0.1);
+  return (
+    <>
+      {pairs.map((pair) => (
+        <span key={pair.label}>
+          {pair.label} {words.cause.together}: {percent(pair.probability)}.{' '}
+        </span>
+      ))}
+    </>
+  );
+}
+
+function Bar({ share }: { share: number }) {
+  return (
+    <svg width="100%" height="22" viewBox="0 0 260 22" preserveAspectRatio="none" aria-hidden="true">
+      <path d="M0.5 18H260M65 18v4M130 18v4M195 18v4M259.5 18v4M0.5 18v4" stroke="var(--edge)" vectorEffect="non-scaling-stroke" />
+      <rect x="0" y="6" width={260 * share} height="10" fill="var(--ink)" />
+    </svg>
+  );
+}

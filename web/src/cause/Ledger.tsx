@@ -1,0 +1,85 @@
+import { Link } from 'react-router';
+import type { LedgerView } from '../shared/api';
+import { words } from '../shared/messages';
+
+type Line = LedgerView['for'][number];
+
+const FULL = 10 * Math.log10(64);
+const TICKS = [2, 4, 8, 16, 32, 64];
+
+const db = (decibans: number): string => `${decibans > 0 ? '+' : ''}${decibans.toFixed(1)} dB`;
+
+/** One cause's evidence in two columns around a spine: for grows from the right, against from the left. */
+export function Ledger({ ledger, left, onPlace, caseId }: { ledger: LedgerView; left: readonly string[] | null; onPlace: (station: string) => void; caseId: string }) {
+  return (
+    <section className="ledger" aria-label={words.cause.forThis(ledger.label)}>
+      <p className="quiet">{ledger.explain}</p>
+      <div className="ledger-columns">
+        <div>
+          <header>
+            <h3>{words.cause.forThis(ledger.label)}</h3>
+            <span className="note">{words.cause.moreLikely}</span>
+          </header>
+          {ledger.for.map((line) => (
+            <div key={line.sign} className="ledger-line">
+              <LineWords line={line} onPlace={onPlace} caseId={caseId} />
+              <b className="figures">{line.factor}</b>
+              <Weight decibans={line.decibans} />
+            </div>
+          ))}
+        </div>
+        <div>
+          <header>
+            <span className="note">{words.cause.lessLikely}</span>
+            <h3>{words.cause.against}</h3>
+          </header>
+          {ledger.against.map((line) => (
+            <div key={line.sign} className="ledger-line against">
+              <Weight decibans={line.decibans} />
+              <b className="figures">{line.factor}</b>
+              <LineWords line={line} onPlace={onPlace} caseId={caseId} />
+            </div>
+          ))}
+          {left !== null && (
+            <p className="left">
+              <b>{words.cause.left}:</b> {left.length === 0 ? words.cause.leftNothing : `${left.join('; ')}.`}
+            </p>
+          )}
+        </div>
+      </div>
+      <p className="note">
+        {words.cause.start} {db(ledger.start)}, evidence {db(ledger.evidence)}; {words.cause.sum.charAt(0).toLowerCase() + words.cause.sum.slice(1)} <b className="figures">{db(ledger.total)}</b>, against none
+        listed. {words.cause.silent(ledger.silent)} {words.cause.pairs}
+      </p>
+    </section>
+  );
+}
+
+function LineWords({ line, onPlace, caseId }: { line: Line; onPlace: (station: string) => void; caseId: string }) {
+  const place = line.places.find((one) => one.includes('-'));
+  return (
+    <span>
+      {line.words}{' '}
+      <Link to={`/case/${caseId}/${line.step}${place === undefined ? '' : `?at=${place}`}`} onFocus={() => place !== undefined && onPlace(place)}>
+        {line.step}
+      </Link>
+    </span>
+  );
+}
+
+/** Length is logarithmic, full at a factor of 64. */
+function Weight({ decibans }: { decibans: number }) {
+  const length = 100 * Math.min(1, Math.abs(decibans) / FULL);
+  const isFor = decibans > 0;
+  const x = (factor: number): number => (100 * 10 * Math.log10(factor)) / FULL;
+  return (
+    <svg width="100" height="24" viewBox="0 0 100 24" aria-hidden="true">
+      <path d={TICKS.map((factor) => `M${isFor ? 100 - x(factor) : x(factor)} 20v3`).join('')} stroke="var(--edge)" />
+      {isFor ? (
+        <rect x={100 - length} y="7" width={length} height="10" fill="var(--ink)" />
+      ) : (
+        <rect x="0.75" y="7.75" width={Math.max(1, length - 1.5)} height="8.5" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
+      )}
+    </svg>
+  );
+}

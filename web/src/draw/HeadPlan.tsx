@@ -1,0 +1,226 @@
+import { useRef, type KeyboardEvent } from 'react';
+import type { PlanCell, PlanView } from '../shared/api';
+import { temper } from '../look/theme';
+
+/** What one cell shows under the lens in use. */
+export interface CellReading {
+  /** The one figure in the cell. */
+  figure?: string;
+  /** Severity, where the lens shows signs. */
+  severity?: number;
+  outside?: boolean;
+  cannotTell?: boolean;
+  /** Nothing is known here under this lens. */
+  unknown?: boolean;
+  /** Read out after the station's name. */
+  spoken: string;
+}
+
+interface Props {
+  plan: PlanView;
+  reading: (cell: PlanCell) => CellReading;
+  failed: ReadonlySet<string>;
+  chosen?: string | null;
+  onChoose?: (station: string) => void;
+  /** On its side, front to the left, for the queue. */
+  lying?: boolean;
+  label: string;
+}
+
+/** The exhaust's eight-sided cell. */
+function octagon(x: number, y: number, radius: number): string {
+  const a = radius * 0.94;
+  const b = a - radius * 0.52;
+  return `M${x - b} ${y - a}H${x + b}L${x + a} ${y - b}V${y + b}L${x + b} ${y + a}H${x - b}L${x - a} ${y + b}V${y - b}Z`;
+}
+
+export function nearest(cells: readonly PlanCell[], from: PlanCell, key: string): PlanCell | null {
+  let best: PlanCell | null = null;
+  let least = Infinity;
+  for (const cell of cells) {
+    const dx = cell.x - from.x;
+    const dy = cell.y - from.y;
+    const [along, across] = key === 'ArrowLeft' ? [-dx, dy] : key === 'ArrowRight' ? [dx, dy] : key === 'ArrowUp' ? [-dy, dx] : [dy, dx];
+    if (along <= 1) continue;
+    const cost = along + 2.5 * Math.abs(across);
+    if (cost < least) {
+      least = cost;
+      best = cell;
+    }
+  }
+  return best;
+}
+
+/** The engine, looking down on the heads: the navigator of a case. */
+export function HeadPlan({ plan, reading, failed, chosen = null, onChoose, lying = false, label }: Props) {
+  const svg = useRef<SVGSVGElement>(null);
+  const focusable = chosen ?? plan.cells[0]?.station;
+
+  const onKeyDown = (event: KeyboardEvent, cell: PlanCell): void => {
+    if (onChoose === undefined) return;
+    const target = event.key === 'Home' ? plan.cells[0] : event.key.startsWith('Arrow') ? nearest(plan.cells, cell, event.key) : null;
+    if (target) {
+      event.preventDefault();
+      event.stopPropagation();
+      onChoose(target.station);
+      svg.current?.querySelector<SVGGElement>(`[data-station="${target.station}"]`)?.focus();
+    }
+  };
+
+  const chosenCell = plan.cells.find((cell) => cell.station === chosen);
+  return (
+    <div className={lying ? 'plan lying' : 'plan'}>
+      <svg
+        ref={svg}
+        viewBox={lying ? `0 0 ${plan.height} ${plan.width}` : `0 0 ${plan.width} ${plan.height}`}
+        role={onChoose ? 'grid' : 'img'}
+        aria-label={label}
+        fontFamily="var(--condensed)"
+      >
+        <g transform={lying ? `rotate(-90) translate(${-plan.width} 0)` : undefined}>
+          {plan.crankLine !== null && (
+            <path d={`M${plan.crankLine} 26V${plan.height - 10}`} stroke="var(--slab-line)" strokeDasharray="14 4 2 4" opacity="0.8" />
+          )}
+          {!lying && (
+            <g fill="var(--slab-ink2)">
+              <path d={plan.crankLine === null ? 'M24 6l-6 9h12z' : 'M160 6l-6 9h12z'} />
+              <text x={plan.crankLine === null ? 36 : 172} y="15" fontSize="13">
+                front
+              </text>
+            </g>
+          )}
+          {plan.castings.map((casting) => (
+            <g key={casting.bank}>
+              <path
+                d={`M${casting.left + 10} ${casting.top}H${casting.right - 10}L${casting.right} ${casting.top + 10}V${casting.bottom - 10}L${casting.right - 10} ${casting.bottom}H${casting.left + 10}L${casting.left} ${casting.bottom - 10}V${casting.top + 10}Z`}
+                fill="var(--slab-deep)"
+                stroke="var(--slab-line)"
+              />
+              {!lying && plan.castings.length > 1 && (
+                <text x={(casting.left + casting.right) / 2} y={casting.top - 7} fill="var(--slab-ink2)" fontSize="15" fontWeight="600" textAnchor="middle">
+                  {casting.bank}
+                </text>
+              )}
+            </g>
+          ))}
+          {!lying &&
+            plan.columns.map((column, i) => (
+              <text key={i} x={column.x} y={column.y} fill="var(--slab-ink2)" fontSize="13" textAnchor="middle">
+                {column.text}
+              </text>
+            ))}
+          {plan.bores.map((bore) => (
+            <g key={bore.cylinder}>
+              <circle cx={bore.x} cy={bore.y} r={bore.radius} fill="var(--slab)" stroke="var(--slab-line)" strokeWidth="1.4" />
+              <path d={`M${bore.x - 4} ${bore.y}h8M${bore.x} ${bore.y - 4}v8`} stroke="var(--slab-line)" opacity="0.6" />
+            </g>
+          ))}
+          {plan.cells.map((cell) => (
+            <g key={cell.station} stroke="var(--slab-line)" opacity="0.55">
+              {cell.ports.map((port, i) => (
+                <path key={i} d={`M${port.x1} ${port.y1}L${port.x2} ${port.y2}`} />
+              ))}
+            </g>
+          ))}
+          {chosenCell && (
+            <path
+              d={`M0 ${chosenCell.y}H${plan.width}M${chosenCell.x} 22V${plan.height}`}
+              stroke="var(--slab-pick)"
+              strokeDasharray="12 3 2 3"
+              opacity="0.75"
+            />
+          )}
+          {!lying &&
+            plan.bores.map((bore) => (
+              <g key={bore.cylinder}>
+                <rect x={bore.box.x - 10} y={bore.box.y - 12} width="20" height="24" fill="var(--slab)" stroke="var(--slab-line)" />
+                <text x={bore.box.x} y={bore.box.y + 5} fill="var(--slab-ink)" fontSize="15" fontWeight="600" textAnchor="middle">
+                  {bore.number}
+                </text>
+              </g>
+            ))}
+          {plan.cells.map((cell) => (
+            <Cell
+              key={cell.station}
+              cell={cell}
+              reading={reading(cell)}
+              failed={failed.has(cell.station)}
+              chosen={cell.station === chosen}
+              focusable={cell.station === focusable}
+              lying={lying}
+              onChoose={onChoose}
+              onKeyDown={onKeyDown}
+            />
+          ))}
+        </g>
+      </svg>
+    </div>
+  );
+}
+
+interface CellProps {
+  cell: PlanCell;
+  reading: CellReading;
+  failed: boolean;
+  chosen: boolean;
+  focusable: boolean;
+  lying: boolean;
+  onChoose: ((station: string) => void) | undefined;
+  onKeyDown: (event: KeyboardEvent, cell: PlanCell) => void;
+}
+
+function Cell({ cell, reading, failed, chosen, focusable, lying, onChoose, onKeyDown }: CellProps) {
+  const { x, y, radius } = cell;
+  const step = reading.severity === undefined ? undefined : temper[reading.severity];
+  const painted = step !== undefined && step.step > 0;
+  const stroke = reading.outside ? 'var(--slab-lead)' : 'var(--slab-ink)';
+  const outline = {
+    fill: painted ? step.fill : 'var(--slab-deep)',
+    stroke,
+    strokeWidth: reading.outside ? 2.4 : 1.5,
+    strokeDasharray: reading.unknown ? '2.5 2.5' : reading.cannotTell ? '5 2.5' : undefined,
+  };
+  const shape = (r: number, props: object) =>
+    cell.kind === 'E' ? <path d={octagon(x, y, r)} {...props} /> : <circle cx={x} cy={y} r={r} {...props} />;
+  const figure = reading.figure ?? (reading.unknown && !lying ? cell.name : '');
+  const spoken = `${cell.label}, ${cell.kind === 'E' ? 'exhaust' : 'intake'}, ${reading.spoken}${chosen ? ', chosen' : ''}${failed ? ', reported failed' : ''}`;
+  const size = Math.min(lying ? 17 : 16, radius * 0.95) * (figure.length > 3 ? 0.85 : 1);
+  const pressable =
+    onChoose === undefined
+      ? { 'aria-hidden': true }
+      : {
+          role: 'gridcell',
+          tabIndex: focusable ? 0 : -1,
+          'aria-label': spoken,
+          'aria-selected': chosen,
+          onClick: () => onChoose(cell.station),
+          onKeyDown: (event: KeyboardEvent) => onKeyDown(event, cell),
+        };
+  return (
+    <g className="cell" data-station={cell.station} {...pressable}>
+      {onChoose && <circle cx={x} cy={y} r={radius + 5} fill="transparent" />}
+      {chosen && shape(radius + 6, { fill: 'none', stroke: 'var(--slab-pick)', strokeWidth: 3 })}
+      {shape(radius, outline)}
+      {painted && shape(radius - 0.8, { fill: `url(#temper${step.step})`, opacity: 0.75 })}
+      {painted && <circle cx={x} cy={y} r={radius * 0.55} fill={step.fill} />}
+      <text
+        x={x}
+        y={y + size * 0.35}
+        transform={lying ? `rotate(90 ${x} ${y})` : undefined}
+        fontSize={size}
+        fontWeight={reading.outside || painted ? 700 : 500}
+        textAnchor="middle"
+        fill={painted ? step.text : reading.outside ? 'var(--slab-lead)' : reading.unknown ? 'var(--slab-ink2)' : 'var(--slab-ink)'}
+        style={{ fontFeatureSettings: '"tnum"' }}
+      >
+        {figure}
+      </text>
+      {cell.letter && !lying && (
+        <text x={cell.letter.x} y={cell.letter.y + 4} fontSize="12" textAnchor="middle" fill="var(--slab-ink2)">
+          {cell.kind}
+        </text>
+      )}
+      {failed && <path d={`M${x + radius - 4} ${y - radius - 5}h13v13z`} fill="var(--slab-lead)" />}
+    </g>
+  );
+}

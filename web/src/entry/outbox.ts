@@ -1,0 +1,144 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { answer, api, Refused, type EntryInput, type EntryView, type ProblemDocument } from '../shared/api';
+
+/** An entry on its way to the server. Refused and contested ones stay until a person settles them. */
+export interface Outgoing {
+  order: number;
+  caseId: string;
+  entry: EntryInput;
+  state: 'waiting' | 'refused' | 'contested';
+  problem?: ProblemDocument;
+}
+
+export interface OutboxState {
+  outgoing: readonly Outgoing[];
+  line: 'up' | 'down';
+  sending: boolean;
+  savedAt: Date | null;
+}
+
+interface Schema extends DBSchema {
+  outgoing: { key: string; value: Outgoing; indexes: { caseId: string } };
+}
+
+const RETRY_AFTER = 2500;
+
+let database: Promise<IDBPDatabase<Schema>> | null = null;
+
+function open(): Promise<IDBPDatabase<Schema>> {
+  database ??= openDB<Schema>('mute-tapper', 1, {
+    upgrade(db) {
+      const store = db.createObjectStore('outgoing', { keyPath: 'entry.id' });
+      store.createIndex('caseId', 'caseId');
+    },
+  });
+  return database;
+}
+
+type Send = (caseId: string, entry: EntryInput) => Promise<{ entry: EntryView; revision: number }>;
+
+const sendToServer: Send = (caseId, entry) =>
+  answer(api.POST('/api/cases/{id}/entries', { params: { path: { id: caseId } }, body: entry }));
+
+/**
+ * The entries of one case that the server does not have yet: kept in the browser's database before anything else, sent in
+ * order, and kept while there is no line. A refused entry never blocks the others.
+ */
+export class Outbox {
+  private state: OutboxState = { outgoing: [], line: 'up', sending: false, savedAt: null };
+  private readonly listeners = new Set<() => void>();
+  private timer: ReturnType<typeof setTimeout> | null = null;
+  private running = false;
+  private order = 0;
+
+  constructor(
+    readonly caseId: string,
+    private readonly onStored: (entry: EntryView, revision: number) => void,
+    private readonly send: Send = sendToServer,
+  ) {
+    window.addEventListener('online', this.flush);
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly snapshot = (): OutboxState => this.state;
+
+  /** Brings back what an earlier page kept, and sends it. */
+  async load(): Promise<void> {
+    const kept = await (await open()).getAllFromIndex('outgoing', 'caseId', this.caseId);
+    const known = new Set(this.state.outgoing.map((one) => one.entry.id));
+    const all = [...kept.filter((one) => !known.has(one.entry.id)), ...this.state.outgoing].sort((a, b) => a.order - b.order);
+    this.order = Math.max(this.order, ...all.map((one) => one.order), 0);
+    this.set({ outgoing: all });
+    void this.flush();
+  }
+
+  async add(entry: EntryInput): Promise<void> {
+    const one: Outgoing = { order: ++this.order, caseId: this.caseId, entry, state: 'waiting' };
+    this.set({ outgoing: [...this.state.outgoing, one] });
+    await (await open()).put('outgoing', one);
+    void this.flush();
+  }
+
+  async drop(id: string): Promise<void> {
+    this.set({ outgoing: this.state.outgoing.filter((one) => one.entry.id !== id) });
+    await (await open()).delete('outgoing', id);
+  }
+
+  readonly flush = async (): Promise<void> => {
+    if (this.running) return;
+    this.running = true;
+    try {
+      for (let one = this.next(); one !== undefined; one = this.next()) {
+        this.set({ sending: true });
+        if (!(await this.sendOne(one))) break;
+      }
+    } finally {
+      this.running = false;
+      this.set({ sending: false });
+    }
+  };
+
+  dispose(): void {
+    window.removeEventListener('online', this.flush);
+    if (this.timer !== null) clearTimeout(this.timer);
+  }
+
+  private next(): Outgoing | undefined {
+    return this.state.outgoing.find((one) => one.state === 'waiting');
+  }
+
+  /** Whether sending may go on. */
+  private async sendOne(one: Outgoing): Promise<boolean> {
+    try {
+      const stored = await this.send(this.caseId, one.entry);
+      this.onStored(stored.entry, stored.revision);
+      this.set({ line: 'up', savedAt: new Date() });
+      await this.drop(one.entry.id);
+      return true;
+    } catch (error) {
+      if (error instanceof Refused && error.problem.status < 500) {
+        this.set({ line: 'up' });
+        await this.keep({ ...one, state: error.problem.status === 409 ? 'contested' : 'refused', problem: error.problem });
+        return true;
+      }
+      this.set({ line: 'down' });
+      if (this.timer !== null) clearTimeout(this.timer);
+      this.timer = setTimeout(() => void this.flush(), RETRY_AFTER);
+      return false;
+    }
+  }
+
+  private async keep(changed: Outgoing): Promise<void> {
+    this.set({ outgoing: this.state.outgoing.map((one) => (one.entry.id === changed.entry.id ? changed : one)) });
+    await (await open()).put('outgoing', changed);
+  }
+
+  private set(change: Partial<OutboxState>): void {
+    this.state = { ...this.state, ...change };
+    for (const listener of this.listeners) listener();
+  }
+}

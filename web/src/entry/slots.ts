@@ -1,0 +1,127 @@
+import type { CaseView, EntryInput, EntryView } from '../shared/api';
+import type { Outgoing } from './outbox';
+
+export interface SlotAddress {
+  place: string;
+  part: string;
+  item: string;
+  index?: string | null;
+}
+
+export const slotKey = (slot: SlotAddress): string => [slot.place, slot.part, slot.item, slot.index ?? ''].join('/');
+
+/** What stands in a slot: the server's entry with what is on its way laid over it. */
+export interface SlotState {
+  /** The entry that the next one must supersede; a withdrawal counts. */
+  headId: string | null;
+  /** What stands, or null where nothing was recorded or it was taken back. */
+  entry: EntryView | null;
+  /** The newest entry that has not arrived. */
+  outgoing: Outgoing | null;
+}
+
+const EMPTY: SlotState = { headId: null, entry: null, outgoing: null };
+
+/** All slots of a case, server heads and outbox together. */
+export class Slots {
+  private readonly states = new Map<string, SlotState>();
+
+  constructor(heads: readonly EntryView[], outgoing: readonly Outgoing[]) {
+    for (const head of heads) {
+      this.states.set(slotKey(head), { headId: head.id, entry: head.kind === 'withdrawal' ? null : head, outgoing: null });
+    }
+    for (const one of outgoing) {
+      const key = slotKey(one.entry.slot);
+      const before = this.states.get(key) ?? EMPTY;
+      this.states.set(
+        key,
+        one.state === 'waiting'
+          ? { headId: one.entry.id, entry: one.entry.kind === 'withdrawal' ? null : provisional(one.entry), outgoing: one }
+          : { ...before, outgoing: one },
+      );
+    }
+  }
+
+  get(slot: SlotAddress): SlotState {
+    return this.states.get(slotKey(slot)) ?? EMPTY;
+  }
+
+  /** Entries that stand, of one kind. */
+  standing(kind: EntryView['kind']): EntryView[] {
+    const found: EntryView[] = [];
+    for (const { entry } of this.states.values()) if (entry?.kind === kind) found.push(entry);
+    return found;
+  }
+
+  findingsAt(place: string): EntryView[] {
+    return this.standing('finding').filter((entry) => entry.place === place);
+  }
+
+  /** Worst severity recorded at a part of a place; 0 for looked and nothing; null for not looked. */
+  worst(place: string, part?: string): number | null {
+    let worst: number | null = null;
+    for (const { entry } of this.states.values()) {
+      if (entry === null || entry.place !== place || (part !== undefined && entry.part !== part)) continue;
+      if (entry.kind === 'finding') worst = Math.max(worst ?? 0, entry.severity ?? 0);
+      if (entry.kind === 'look') worst ??= 0;
+    }
+    return worst;
+  }
+}
+
+/** An entry as it will look once the server has it, for as long as it has not. */
+function provisional(entry: EntryInput): EntryView {
+  const data = entry.data;
+  return {
+    id: entry.id,
+    kind: entry.kind,
+    place: entry.slot.place,
+    part: entry.slot.part,
+    item: entry.slot.item,
+    index: entry.slot.index,
+    supersedes: entry.supersedes,
+    by: entry.by,
+    at: entry.at,
+    text: data.text ?? null,
+    shown: data.text ?? null,
+    atText: data.atText ?? null,
+    atShown: data.atText ?? null,
+    gauge: null,
+    gaugeCode: data.gauge ?? null,
+    standing: data.standing ?? null,
+    severity: data.severity ?? null,
+    state: data.state ?? null,
+    sureness: data.sureness ?? null,
+    note: data.note ?? null,
+    sha256: data.sha256 ?? null,
+    caption: data.caption ?? null,
+  };
+}
+
+/** The content of an entry, to be recorded once more. */
+export function contentOf(entry: EntryView): EntryInput['data'] {
+  const content: EntryInput['data'] = {};
+  if (entry.text !== null) content.text = entry.text;
+  if (entry.atText !== null) content.atText = entry.atText;
+  if (entry.gaugeCode !== null) content.gauge = entry.gaugeCode;
+  if (entry.standing !== null) content.standing = entry.standing as 'known' | 'said' | 'unknown';
+  if (entry.severity !== null) content.severity = entry.severity;
+  if (entry.state !== null) content.state = entry.state as 'as_found' | 'after_cleaning';
+  if (entry.sureness !== null) content.sureness = entry.sureness;
+  if (entry.note !== null) content.note = entry.note;
+  if (entry.sha256 !== null) content.sha256 = entry.sha256;
+  if (entry.caption !== null) content.caption = entry.caption;
+  return content;
+}
+
+export const slotOf = (entry: EntryView): SlotAddress => ({ place: entry.place, part: entry.part, item: entry.item, index: entry.index });
+
+export function placeLabel(view: CaseView, place: string): string {
+  const station = view.stations.find((one) => one.code === place);
+  if (station) return station.label;
+  const bore = view.plan.bores.find((one) => one.cylinder === place);
+  if (bore) return `cylinder ${bore.number}`;
+  if (place === 'kind-I') return 'all intakes';
+  if (place === 'kind-E') return 'all exhausts';
+  return place === 'engine' ? 'engine' : `bank ${place}`;
+}

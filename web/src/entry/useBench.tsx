@@ -1,0 +1,143 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore, type ReactNode } from 'react';
+import type { CaseView, EntryInput, EntryView } from '../shared/api';
+import { person } from '../shared/person';
+import { caseKey } from '../shared/queries';
+import { uuidv7 } from '../shared/uuid';
+import { Outbox, type OutboxState } from './outbox';
+import { contentOf, Slots, slotKey, slotOf, type SlotAddress } from './slots';
+
+interface Undoable {
+  entryId: string;
+  slot: SlotAddress;
+  before: EntryView | null;
+  words: string;
+}
+
+/** What a screen needs to record: the slots as they stand, recording, and taking back. */
+export interface Bench {
+  view: CaseView;
+  slots: Slots;
+  outbox: OutboxState;
+  record: (kind: EntryInput['kind'], slot: SlotAddress, data: EntryInput['data'], words: string, reason?: EntryInput['reason']) => void;
+  withdraw: (slot: SlotAddress, words: string) => void;
+  drop: (entryId: string) => void;
+  undo: () => void;
+  undoable: string | null;
+}
+
+const BenchContext = createContext<Bench | null>(null);
+
+export function useBench(): Bench {
+  const bench = use(BenchContext);
+  if (bench === null) throw new Error('Outside of a case.');
+  return bench;
+}
+
+const REFRESH_AFTER = 250;
+
+/** Keeps the outbox of a case and lays it over what the server sent. */
+export function BenchProvider({ view, children }: { view: CaseView; children: ReactNode }) {
+  const queries = useQueryClient();
+  const refresh = useRef<ReturnType<typeof setTimeout> | null>(null);
+  const [undoStack, setUndoStack] = useState<readonly Undoable[]>([]);
+
+  const outboxObject = useMemo(
+    () =>
+      new Outbox(view.id, (entry, revision) => {
+        void queries.cancelQueries({ queryKey: caseKey(view.id) }); // an answer on its way may not know this entry
+        queries.setQueryData<CaseView>(caseKey(view.id), (old) =>
+          old === undefined
+            ? old
+            : { ...old, revision, entries: [...old.entries.filter((one) => slotKey(one) !== slotKey(entry)), entry] },
+        );
+        if (refresh.current !== null) clearTimeout(refresh.current);
+        refresh.current = setTimeout(() => void queries.invalidateQueries({ queryKey: caseKey(view.id) }), REFRESH_AFTER);
+      }),
+    [queries, view.id],
+  );
+  useEffect(() => {
+    void outboxObject.load();
+    return () => outboxObject.dispose();
+  }, [outboxObject]);
+
+  const outbox = useSyncExternalStore(outboxObject.subscribe, outboxObject.snapshot);
+  const slots = useMemo(() => new Slots(view.entries, outbox.outgoing), [view.entries, outbox.outgoing]);
+
+  const latest = useRef(slots);
+  useEffect(() => {
+    latest.current = slots;
+  }, [slots]);
+
+  const post = useCallback(
+    (kind: EntryInput['kind'], slot: SlotAddress, data: EntryInput['data'], reason: EntryInput['reason']): string => {
+      const state = latest.current.get(slot);
+      if (state.outgoing !== null && state.outgoing.state !== 'waiting') void outboxObject.drop(state.outgoing.entry.id);
+      const contested = state.outgoing?.state === 'contested' ? state.outgoing.problem?.current : undefined;
+      const entry: EntryInput = {
+        id: uuidv7(),
+        kind,
+        slot: { place: slot.place, part: slot.part, item: slot.item, index: slot.index ?? null },
+        supersedes: contested?.id ?? state.headId,
+        by: person() || 'not named',
+        at: new Date().toISOString(),
+        data,
+        ...(reason === undefined ? {} : { reason }),
+      };
+      void outboxObject.add(entry);
+      latest.current = new Slots(view.entries, outboxObject.snapshot().outgoing);
+      return entry.id;
+    },
+    [outboxObject, view.entries],
+  );
+
+  const record = useCallback<Bench['record']>(
+    (kind, slot, data, words, reason) => {
+      const state = latest.current.get(slot);
+      const why = state.headId === null ? undefined : (reason ?? (kind === 'finding' || kind === 'look' ? 'seen again' : 're-measured'));
+      const entryId = post(kind, slot, data, why);
+      setUndoStack((stack) => [...stack.slice(-49), { entryId, slot, before: state.entry, words }]);
+    },
+    [post],
+  );
+
+  const withdraw = useCallback<Bench['withdraw']>(
+    (slot, words) => {
+      const state = latest.current.get(slot);
+      if (state.outgoing !== null && state.outgoing.state !== 'waiting') void outboxObject.drop(state.outgoing.entry.id);
+      if (state.entry === null) return;
+      const entryId = post('withdrawal', slot, {}, 'mistyped');
+      setUndoStack((stack) => [...stack.slice(-49), { entryId, slot, before: state.entry, words }]);
+    },
+    [outboxObject, post],
+  );
+
+  const undo = useCallback(() => {
+    const last = undoStack.at(-1);
+    if (last === undefined) return;
+    setUndoStack((stack) => stack.slice(0, -1));
+    const state = latest.current.get(last.slot);
+    if (state.outgoing?.entry.id === last.entryId && state.outgoing.state !== 'waiting') {
+      void outboxObject.drop(last.entryId);
+      return;
+    }
+    if (state.headId !== last.entryId) return; // somebody went on from it
+    if (last.before === null) post('withdrawal', last.slot, {}, 'undone');
+    else post(last.before.kind, slotOf(last.before), contentOf(last.before), 'undone');
+  }, [outboxObject, post, undoStack]);
+
+  const bench = useMemo<Bench>(
+    () => ({
+      view,
+      slots,
+      outbox,
+      record,
+      withdraw,
+      drop: (entryId) => void outboxObject.drop(entryId),
+      undo,
+      undoable: undoStack.at(-1)?.words ?? null,
+    }),
+    [view, slots, outbox, record, withdraw, outboxObject, undo, undoStack],
+  );
+  return <BenchContext value={bench}>{children}</BenchContext>;
+}

@@ -1,0 +1,14 @@
+import '@fontsource/sofia-sans/latin-400.css';
+import '@fontsource/sofia-sans/latin-500.css';
+import '@fontsource/sofia-sans/latin-600.css';
+import '@fontsource/sofia-sans/latin-700.css';
+import '@fontsource/sofia-sans/latin-ext-400.css';
+import '@fontsource/sofia-sans/greek-400.css';
+import '@fontsource/sofia-sans/cyrillic-400.css';
+import '@fontsource/sofia-sans-condensed/latin-400.css';
+import '@fontsource/sofia-sans-condensed/latin-500.css';
+import '@fontsource/sofia-sans-condensed/latin-600.css';
+import '@fontsource/sofia-sans-condensed/latin-700.css';
+import '@fontsource/sofia-sans-condensed/latin-ext-400.css';
+import '@fontsource/sofia-sans-condensed/greek-400.css';
+import '@fontsource/noto-sans-math/400.css';

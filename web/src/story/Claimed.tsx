@@ -1,0 +1,103 @@
+import { Select } from 'antd';
+import { useState } from 'react';
+import { useBench } from '../entry/useBench';
+import type { ColumnView } from '../shared/api';
+import { words } from '../shared/messages';
+import { useCatalogue } from '../shared/queries';
+
+type Standing = 'known' | 'said' | 'unknown';
+
+/** The build as claimed: the quantities of the spring sheet, for all intakes and all exhausts. */
+export function Claimed() {
+  const catalogue = useCatalogue();
+  const columns = (catalogue.data?.columns ?? []).filter((column) => column.claimable);
+  return (
+    <>
+      <p className="note">{words.story.claimedHint}</p>
+      <table className="claimed">
+        <thead>
+          <tr>
+            <th>{words.story.claimFor}</th>
+            <th>all intakes</th>
+            <th>all exhausts</th>
+          </tr>
+        </thead>
+        <tbody>
+          {columns.map((column) => (
+            <tr key={column.code}>
+              <th scope="row">{column.label}</th>
+              <td>
+                <ClaimCell column={column} place="kind-I" />
+              </td>
+              <td>
+                <ClaimCell column={column} place="kind-E" />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+/** One claimed figure: saved when the field is left or Enter pressed; a refused one stays with its reason. */
+function ClaimCell({ column, place }: { column: ColumnView; place: string }) {
+  const { slots, record, withdraw } = useBench();
+  const slot = { place, part: column.part, item: `claimed.${column.code}`, index: column.byCoil ? 'outer' : null };
+  const { entry, outgoing } = slots.get(slot);
+  const refused = outgoing !== null && outgoing.state !== 'waiting' ? outgoing : null;
+  const stands = entry === null || entry.standing === 'unknown' ? '' : column.atHeight ? `${entry.text ?? ''} at ${entry.atText ?? ''}` : (entry.text ?? '');
+  const typedThere = refused?.entry.data.text ?? null;
+  const [typed, setTyped] = useState<string | null>(null);
+  const shown = typed ?? (typedThere === null ? stands : column.atHeight && refused?.entry.data.atText ? `${typedThere} at ${refused.entry.data.atText}` : typedThere);
+  const standing = (entry?.standing ?? refused?.entry.data.standing ?? 'said') as Standing;
+  const name = `${column.label}, ${place === 'kind-I' ? 'all intakes' : 'all exhausts'}`;
+
+  const post = (text: string, how: Standing): void => {
+    if (how === 'unknown') {
+      record('claim', slot, { standing: 'unknown' }, `${name}, unknown`);
+      return;
+    }
+    const [value = '', at] = column.atHeight ? text.split(/\s+at\s+|\s*@\s*/i) : [text];
+    record('claim', slot, { text: value, standing: how, ...(at === undefined ? {} : { atText: at }) }, `claimed ${name}, ${text}`);
+  };
+  const commit = (): void => {
+    if (typed === null) return;
+    setTyped(null);
+    if (typed.trim() === stands && refused === null) return;
+    if (typed.trim() === '') withdraw(slot, name);
+    else post(typed.trim(), standing === 'unknown' ? 'said' : standing);
+  };
+  return (
+    <div className="claim">
+      <input
+        value={shown}
+        aria-label={`claimed ${name}`}
+        aria-invalid={refused !== null}
+        data-committed={stands}
+        className={refused === null ? 'cell-input figures' : 'cell-input figures refused'}
+        placeholder={column.atHeight ? 'load at height' : ''}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit();
+          if (event.key === 'Escape') setTyped(null);
+        }}
+      />
+      <Select<Standing>
+        size="middle"
+        value={standing}
+        aria-label={`how well known: ${name}`}
+        variant="borderless"
+        popupMatchSelectWidth={false}
+        onChange={(how) => (how === 'unknown' || stands !== '') && post(stands, how)}
+        options={(['known', 'said', 'unknown'] as const).map((value) => ({ value, label: words.story.standing[value] }))}
+      />
+      {refused !== null && (
+        <span className="wrong note" role="alert">
+          {refused.problem?.reason ?? refused.problem?.detail}
+        </span>
+      )}
+    </div>
+  );
+}

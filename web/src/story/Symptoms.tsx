@@ -1,0 +1,52 @@
+import { TemperChip } from '../draw/Temper';
+import { useBench } from '../entry/useBench';
+import { words } from '../shared/messages';
+import { useCatalogue } from '../shared/queries';
+
+/** Running symptoms, each answered with a step of severity or "not so". */
+export function Symptoms() {
+  const { view, slots, record, withdraw } = useBench();
+  const catalogue = useCatalogue();
+  const possible = new Set(view.possibleSigns);
+  const signs = (catalogue.data?.signs ?? []).filter((sign) => sign.parts.includes('running') && possible.has(sign.code));
+  return (
+    <>
+      <p className="note">{words.story.symptomsHint}</p>
+      <table className="symptoms">
+        <tbody>
+          {signs.map((sign) => {
+            const slot = { place: 'engine', part: 'running', item: sign.code };
+            const severity = slots.get(slot).entry?.severity ?? null;
+            return (
+              <tr key={sign.code}>
+                <th scope="row">
+                  {sign.name}
+                  <small>{sign.lookFor}</small>
+                </th>
+                <td>
+                  <div role="radiogroup" aria-label={sign.name} className="severities">
+                    <button type="button" role="radio" aria-checked={severity === null} onClick={() => withdraw(slot, sign.name)}>
+                      {words.story.notAsked}
+                    </button>
+                    {[0, 1, 2, 3, 4].map((step) => (
+                      <button
+                        key={step}
+                        type="button"
+                        role="radio"
+                        aria-checked={severity === step}
+                        onClick={() => record('finding', slot, { severity: step, state: 'as_found' }, `${sign.name}, ${step}`)}
+                      >
+                        <TemperChip step={step} size={18} />
+                        {step === 0 ? words.story.notSo : sign.severity[step]}
+                      </button>
+                    ))}
+                  </div>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </>
+  );
+}

@@ -1,0 +1,377 @@
+import { Button } from 'antd';
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { nearest } from '../draw/HeadPlan';
+import { Keycap, Tag } from '../draw/Tag';
+import { TemperChip } from '../draw/Temper';
+import { placeLabel } from '../entry/slots';
+import { useBench } from '../entry/useBench';
+import { PlanSide } from '../frame/PlanSide';
+import { useChosen } from '../frame/useChosen';
+import { temper } from '../look/theme';
+import type { SignView } from '../shared/api';
+import { words } from '../shared/messages';
+import { useCatalogue } from '../shared/queries';
+import { PhotoStrip } from './PhotoStrip';
+import { findSigns } from './findSigns';
+import './teardown.css';
+
+type Site = 'station' | 'cylinder' | 'engine';
+type Slot = 'part' | 'sign' | 'severity';
+
+/** Step 3: station by station, part by part: what is there, and what is firmly not there. */
+export default function Teardown() {
+  const { view, slots, record, withdraw } = useBench();
+  const catalogue = useCatalogue();
+  const [chosen, choose] = useChosen();
+  const [site, setSite] = useState<Site>('station');
+  const station = view.stations.find((one) => one.code === chosen) ?? view.stations[0];
+  const place = site === 'station' ? (station?.code ?? '') : site === 'cylinder' ? (station?.cylinder ?? '') : 'engine';
+  const parts = useMemo(() => view.parts.filter((part) => part.site === site && part.code !== 'running'), [view.parts, site]);
+  const [partCode, setPartCode] = useState<string | null>(null);
+  const firstUnlooked = parts.find((part) => slots.worst(place, part.code) === null) ?? parts[0];
+  const part = parts.find((one) => one.code === partCode) ?? firstUnlooked;
+
+  const [typed, setTyped] = useState('');
+  const [picked, setPicked] = useState(0);
+  const [sign, setSign] = useState<SignView | null>(null);
+  const [severity, setSeverity] = useState<number | null>(null);
+  const [cleaned, setCleaned] = useState(false);
+  const state = cleaned ? ('after_cleaning' as const) : ('as_found' as const);
+  const inputs = { part: useRef<HTMLInputElement>(null), sign: useRef<HTMLInputElement>(null), severity: useRef<HTMLInputElement>(null) };
+  const [active, setActive] = useState<Slot>('part');
+
+  const possible = useMemo(() => new Set(view.possibleSigns), [view.possibleSigns]);
+  const signsOfPart = useMemo(
+    () => (catalogue.data?.signs ?? []).filter((one) => part !== undefined && one.parts.includes(part.code) && !one.fromBench && possible.has(one.code)),
+    [catalogue.data, part, possible],
+  );
+  const matches = useMemo(() => findSigns(signsOfPart, typed), [signsOfPart, typed]);
+  const shown = sign ?? matches[picked] ?? null;
+
+  const focus = (slot: Slot): void => {
+    setActive(slot);
+    inputs[slot].current?.focus();
+  };
+  useEffect(() => {
+    inputs.part.current?.focus();
+    // only when the place is opened
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  const clear = (): void => {
+    setTyped('');
+    setPicked(0);
+    setSign(null);
+    setSeverity(null);
+  };
+  const goTo = (code: string | null): void => {
+    clear();
+    setPartCode(code);
+    focus('part');
+  };
+  const goToStation = (code: string): void => {
+    choose(code);
+    goTo(null);
+  };
+
+  /** On to the next part nobody has looked at here, then to the next station. */
+  const next = (doneParts: readonly string[]): void => {
+    const isOpen = (code: string): boolean => !doneParts.includes(code) && slots.worst(place, code) === null;
+    const from = parts.findIndex((one) => one.code === part?.code);
+    const ahead = [...parts.slice(from + 1), ...parts.slice(0, from + 1)].find((one) => isOpen(one.code));
+    if (ahead) {
+      goTo(ahead.code);
+      return;
+    }
+    if (site === 'station' && station) {
+      const at = view.stations.indexOf(station);
+      const following = view.stations[(at + 1) % view.stations.length];
+      if (following) goToStation(following.code);
+      return;
+    }
+    goTo(null);
+  };
+
+  const label = placeLabel(view, place);
+  const nothingOn = (codes: readonly string[]): void => {
+    for (const code of codes) {
+      const name = parts.find((one) => one.code === code)?.label ?? code;
+      record('look', { place, part: code, item: 'look' }, { state }, `${label} ${name}, nothing there`);
+    }
+    next(codes);
+  };
+  const rest = (): void => nothingOn(parts.filter((one) => slots.worst(place, one.code) === null).map((one) => one.code));
+  const accept = (): void => {
+    if (part === undefined || sign === null || severity === null) return;
+    record('finding', { place, part: part.code, item: sign.code }, { severity, state }, `${label} ${part.label}, ${sign.name}, ${severity}`);
+    next([part.code]);
+  };
+  const pick = (one: SignView): void => {
+    setSign(one);
+    setTyped(one.name);
+    focus('severity');
+  };
+
+  const walk = (event: KeyboardEvent): boolean => {
+    if (!event.altKey || !event.key.startsWith('Arrow')) return false;
+    event.preventDefault();
+    const from = view.plan.cells.find((cell) => cell.station === station?.code);
+    const to = from && nearest(view.plan.cells, from, event.key);
+    if (to) goToStation(to.station);
+    return true;
+  };
+  const onPartKey = (event: KeyboardEvent<HTMLInputElement>): void => {
+    if (walk(event)) return;
+    if (event.code === 'Digit0' && event.shiftKey) {
+      event.preventDefault();
+      rest();
+    } else if (event.key === '0') {
+      event.preventDefault();
+      if (part) nothingOn([part.code]);
+    } else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+      event.preventDefault();
+      const at = parts.findIndex((one) => one.code === part?.code) + (event.key === 'ArrowDown' ? 1 : -1);
+      const other = parts[(at + parts.length) % parts.length];
+      if (other) setPartCode(other.code);
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      focus('sign');
+    } else if (/^[a-z]$/i.test(event.key) && !event.ctrlKey && !event.metaKey) {
+      event.preventDefault();
+      const wanted = parts.find((one) => one.letter === event.key.toUpperCase());
+      if (wanted) {
+        clear();
+        setPartCode(wanted.code);
+        focus('sign');
+      }
+    }
+  };
+  const onSignKey = (event: KeyboardEvent<HTMLInputElement>): void => {
+    if (walk(event)) return;
+    if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+      event.preventDefault();
+      setPicked((at) => Math.max(0, Math.min(matches.length - 1, at + (event.key === 'ArrowDown' ? 1 : -1))));
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      const one = matches[picked];
+      if (one) pick(one);
+    } else if ((event.key === 'Backspace' && typed === '') || event.key === 'Escape') {
+      event.preventDefault();
+      goTo(part?.code ?? null);
+    }
+  };
+  const onSeverityKey = (event: KeyboardEvent<HTMLInputElement>): void => {
+    if (walk(event)) return;
+    if (/^[0-4]$/.test(event.key)) {
+      event.preventDefault();
+      setSeverity(Number(event.key));
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      accept();
+    } else if (event.key === 'Backspace' || event.key === 'Escape') {
+      event.preventDefault();
+      if (severity !== null) setSeverity(null);
+      else {
+        setSign(null);
+        setTyped('');
+        focus('sign');
+      }
+    }
+  };
+
+  const bore = view.plan.bores.find((one) => one.cylinder === station?.cylinder);
+  const neighbours = view.stations.filter((one) => one.kind === station?.kind && one.code !== station.code);
+  const near = (code: string): string =>
+    neighbours
+      .map((one) => [one.label, slots.standing('finding').find((entry) => entry.place === one.code && entry.item === code)?.severity] as const)
+      .filter(([, step]) => step != null && step > 0)
+      .slice(0, 3)
+      .map(([name, step]) => `${name} ${step}`)
+      .join(', ');
+  const recorded = slots.findingsAt(place).filter((entry) => entry.severity !== null);
+  const signName = (code: string): string => catalogue.data?.signs.find((one) => one.code === code)?.name ?? code;
+  const partName = (code: string): string => view.parts.find((one) => one.code === code)?.label ?? code;
+
+  return (
+    <div className="room wide-plan">
+      <PlanSide chosen={chosen} onChoose={goToStation} first="signs" />
+      <div className="teardown">
+        <header className="station-head">
+          <Tag label={site === 'engine' ? 'engine' : site === 'cylinder' ? `cyl ${bore?.number ?? ''}` : (station?.label ?? '')} large lead={station?.failed === true && site === 'station'} />
+          <div>
+            <h2>
+              Cylinder {bore?.number}, {station?.kind === 'E' ? 'exhaust' : 'intake'}
+            </h2>
+            <span className="quiet">
+              bank {station?.cylinder[0]}, position {station?.cylinder.slice(1)} from the front
+            </span>
+          </div>
+          <div className="sites" role="group" aria-label="Where">
+            {(['station', 'cylinder', 'engine'] as const).map((one) => (
+              <button
+                key={one}
+                type="button"
+                aria-pressed={one === site}
+                onClick={() => {
+                  setSite(one);
+                  goTo(null);
+                }}
+              >
+                {one === 'station' ? `station ${station?.label ?? ''}` : one === 'cylinder' ? `cylinder ${bore?.number ?? ''}` : 'engine'}
+              </button>
+            ))}
+          </div>
+        </header>
+        <div className="teardown-body">
+          <ul className="parts" aria-label="Parts">
+            {parts.map((one) => (
+              <li key={one.code}>
+                <button
+                  type="button"
+                  aria-current={one.code === part?.code}
+                  onClick={() => {
+                    clear();
+                    setPartCode(one.code);
+                    focus('sign');
+                  }}
+                >
+                  <Keycap>{one.letter}</Keycap>
+                  <span>{one.label}</span>
+                  <TemperChip step={slots.worst(place, one.code)} size={20} />
+                </button>
+              </li>
+            ))}
+          </ul>
+          <div className="entry">
+            <div className="entry-line" role="group" aria-label="Entry line">
+              <label className={active === 'part' ? 'active' : ''}>
+                <small>{words.teardown.part}</small>
+                <input ref={inputs.part} value={part?.label ?? ''} readOnly data-committed={part?.label ?? ''} aria-label={words.teardown.part} onFocus={() => setActive('part')} onKeyDown={onPartKey} />
+              </label>
+              <label className={active === 'sign' ? 'active sign' : 'sign'}>
+                <small>{words.teardown.sign}</small>
+                <input
+                  ref={inputs.sign}
+                  value={typed}
+                  placeholder={words.teardown.typeSign}
+                  aria-label={words.teardown.sign}
+                  role="combobox"
+                  aria-expanded={active === 'sign'}
+                  aria-controls="sign-matches"
+                  aria-activedescendant={active === 'sign' && matches[picked] ? `sign-${matches[picked].code}` : undefined}
+                  onFocus={() => setActive('sign')}
+                  onChange={(event) => {
+                    setTyped(event.target.value);
+                    setSign(null);
+                    setPicked(0);
+                  }}
+                  onKeyDown={onSignKey}
+                />
+              </label>
+              <label className={active === 'severity' ? 'active' : ''}>
+                <small>{words.teardown.howBad}</small>
+                <input
+                  ref={inputs.severity}
+                  value={severity === null ? '' : `${severity} ${temper[severity]?.word ?? ''}`}
+                  readOnly
+                  data-committed={severity === null ? '' : `${severity} ${temper[severity]?.word ?? ''}`}
+                  placeholder={words.teardown.digits}
+                  aria-label={words.teardown.howBad}
+                  onFocus={() => setActive('severity')}
+                  onKeyDown={onSeverityKey}
+                />
+              </label>
+              <button type="button" className="state" aria-pressed={cleaned} onClick={() => setCleaned(!cleaned)}>
+                <small>{words.teardown.state}</small>
+                {cleaned ? words.teardown.afterCleaning : words.teardown.asFound}
+              </button>
+            </div>
+            {sign === null && (
+              <ul className="matches" id="sign-matches" role="listbox" aria-label="Signs of this part">
+                {matches.slice(0, 7).map((one, i) => (
+                  <li key={one.code} id={`sign-${one.code}`} role="option" aria-selected={active === 'sign' && i === picked}>
+                    <button type="button" tabIndex={-1} onClick={() => pick(one)}>
+                      <span>{one.name}</span>
+                      <span className="note">{near(one.code)}</span>
+                      {active === 'sign' && i === picked && <Keycap>Enter</Keycap>}
+                    </button>
+                  </li>
+                ))}
+                {matches.length === 0 && <li className="quiet pad">{words.teardown.noSign}</li>}
+              </ul>
+            )}
+            {shown && (sign !== null || active === 'sign') && (
+              <div className="sign-words">
+                <p>
+                  {shown.lookFor} <b>{words.teardown.notConfused}:</b> {lowerFirst(shown.lookAlike)} <b>{words.teardown.howToShoot}:</b> {lowerFirst(shown.photograph)}
+                </p>
+              </div>
+            )}
+            {sign && (
+              <>
+                <h3>{words.teardown.howBadFor}</h3>
+                <div className="severity-words" role="radiogroup" aria-label={words.teardown.howBadFor}>
+                  {temper.map((one) => (
+                    <button
+                      key={one.step}
+                      type="button"
+                      role="radio"
+                      tabIndex={-1}
+                      aria-checked={severity === one.step}
+                      onClick={() => {
+                        setSeverity(one.step);
+                        focus('severity');
+                      }}
+                    >
+                      <span>
+                        <TemperChip step={one.step} /> {one.word}
+                      </span>
+                      <small>{sign.severity[one.step]}</small>
+                    </button>
+                  ))}
+                </div>
+              </>
+            )}
+            <div className="entry-acts">
+              <Button type="primary" size="large" disabled={sign === null || severity === null} onClick={accept}>
+                {words.teardown.accept}
+              </Button>
+              <Button size="large" onClick={() => part && nothingOn([part.code])}>
+                {words.teardown.nothingHere} <Keycap>0</Keycap>
+              </Button>
+              <Button size="large" onClick={rest}>
+                {words.teardown.rest}
+              </Button>
+            </div>
+          </div>
+          <aside className="recorded" aria-label={words.teardown.found}>
+            <h3>
+              {words.teardown.found}: {label}
+            </h3>
+            {recorded.length === 0 && <p className="note">Nothing yet. Looked at and nothing there shows as 0 in the parts list.</p>}
+            <ul>
+              {recorded.map((entry) => (
+                <li key={entry.id}>
+                  <TemperChip step={entry.severity} size={20} />
+                  <span>
+                    {partName(entry.part)}: {signName(entry.item)}
+                    <small>
+                      {entry.by}
+                      {entry.state === 'after_cleaning' ? `, ${words.teardown.afterCleaning}` : ''}
+                    </small>
+                  </span>
+                  <button type="button" className="take-back" onClick={() => withdraw(entry, `${label} ${signName(entry.item)}`)}>
+                    {words.teardown.takeBack}
+                  </button>
+                </li>
+              ))}
+            </ul>
+            <p className="note caution">{words.teardown.caution}</p>
+          </aside>
+        </div>
+        {part && <PhotoStrip place={place} part={part.code} partLabel={part.label} state={state} />}
+      </div>
+    </div>
+  );
+}
+
+const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
