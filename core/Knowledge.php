@@ -15,9 +15,9 @@ use MuteTapper\Core\Verdict\Limits;
 final readonly class Knowledge
 {
     /**
-     * @param array<string, Sign>           $signs
-     * @param array<string, Gauge>          $gauges
-     * @param array<string, string>         $families cause families with their labels
+     * @param array<string, Sign> $signs
+     * @param array<string, Gauge> $gauges
+     * @param array<string, string> $families cause families with their labels
      */
     private function __construct(
         public array $signs,

@@ -67,7 +67,7 @@ final class LoadDemoCommand extends Command
         foreach ($scenario->claims as $claim) {
             $column = SheetColumn::from($claim['column']);
             $slot = $column->slot($claim['place'], 'outer');
-            $this->record($case, EntryKind::Claim, new Slot($slot->place, $slot->part, 'claimed.'.$slot->item, $slot->index), array_filter(['text' => $claim['text'], 'atText' => $claim['at'] ?? null, 'standing' => $claim['standing']]));
+            $this->record($case, EntryKind::Claim, new Slot($slot->place, $slot->part, 'claimed.'.$slot->item, $slot->index), array_filter(['text' => $claim['text'], 'atText' => $claim['at'] ?? null, 'standing' => $claim['standing']], static fn (?string $value): bool => $value !== null));
         }
         foreach ($scenario->findings as $finding) {
             $this->record($case, EntryKind::Finding, new Slot($finding['place'], $finding['part'], $finding['sign']), array_filter(['severity' => $finding['severity'], 'state' => 'as_found', 'note' => $finding['note'] ?? null], static fn (mixed $value): bool => $value !== null));

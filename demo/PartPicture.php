@@ -18,7 +18,7 @@ enum PartPicture: string
      * The picture as SVG.
      *
      * @param int $severity 0 to 4: how far the sign has gone
-     * @param int $seed     another seed, another light and position
+     * @param int $seed another seed, another light and position
      */
     public function svg(int $severity, int $seed): string
     {

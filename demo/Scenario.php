@@ -20,13 +20,13 @@ use MuteTapper\Core\Engine\ValveKind;
 final readonly class Scenario
 {
     /**
-     * @param array<string, mixed>  $engine
-     * @param array<string, mixed>  $story
+     * @param array<string, mixed> $engine
+     * @param array<string, mixed> $story
      * @param list<array{place: string, column: string, text: string, at?: string, standing: string}> $claims
      * @param \Closure(Station, int): array<string, string> $readings by column, for stations that are measured; the int counts stations
-     * @param list<Finding>         $findings
-     * @param list<string>          $lookedStations stations whose other parts show nothing
-     * @param list<Picture>         $pictures
+     * @param list<Finding> $findings
+     * @param list<string> $lookedStations stations whose other parts show nothing
+     * @param list<Picture> $pictures
      * @param array{causes: list<string>, words: string, confidence: int}|null $call
      */
     private function __construct(
@@ -75,20 +75,20 @@ final readonly class Scenario
             ],
             self::claims('1.440', '62', '0.925', '0.410', 1.700),
             static function (Station $station, int $i) use ($weak): array {
-                $share = $weak[$station->code()] ?? 1.0 + 0.006 * (($i * 7) % 5 - 2);
-                $height = 1.440 + 0.001 * (($i * 3) % 5 - 2);
+                $share = $weak[$station->code()] ?? 1.0 + 0.02 * self::scatter($i, 1);
+                $height = 1.440 + 0.004 * self::scatter($i, 2);
                 $rate = 236.0;
 
                 return [
                     'free_height' => self::inch(1.703 - (1 - $share) * 0.26),
                     'load_seat' => self::pound(62.0 * $share),
                     'load_open' => self::pound((62.0 + $rate * 0.410) * $share),
-                    'bind_height' => self::inch(0.925 + 0.001 * ($i % 3 - 1)),
-                    'outside_diameter' => self::inch(1.061),
+                    'bind_height' => self::inch(0.925 + 0.003 * self::scatter($i, 3)),
+                    'outside_diameter' => self::inch(1.061 + 0.002 * self::scatter($i, 7)),
                     'installed_height' => self::inch($height),
-                    'net_lift' => self::inch(0.409 + 0.001 * ($i % 3)),
-                    'pocket_diameter' => self::inch(1.083 + 0.001 * ($i % 2)),
-                    'seal_height' => self::inch(0.742 + 0.001 * ($i % 4)),
+                    'net_lift' => self::inch(0.410 + 0.002 * self::scatter($i, 4)),
+                    'pocket_diameter' => self::inch(1.084 + 0.003 * self::scatter($i, 5)),
+                    'seal_height' => self::inch(0.743 + 0.005 * self::scatter($i, 6)),
                     'retainer_depth' => self::inch(0.204),
                 ];
             },
@@ -106,6 +106,9 @@ final readonly class Scenario
         $findings = [
             ['place' => 'B2-E1', 'part' => 'spring', 'sign' => 'coils_bright', 'severity' => 3],
             ['place' => 'B2-E1', 'part' => 'spring_seat', 'sign' => 'end_coil_dug', 'severity' => 2],
+            ['place' => 'B2-E1', 'part' => 'spring_seat', 'sign' => 'shim_unlisted', 'severity' => 2, 'note' => 'Hardened locator, 0.060 in, under the spring; the card has none.'],
+            ['place' => 'B3-E1', 'part' => 'spring_seat', 'sign' => 'shim_unlisted', 'severity' => 2],
+            ['place' => 'B1-E1', 'part' => 'spring_seat', 'sign' => 'shim_unlisted', 'severity' => 2],
             ['place' => 'B2-E1', 'part' => 'pushrod', 'sign' => 'pushrod_bent', 'severity' => 3],
             ['place' => 'B2-E1', 'part' => 'retainer', 'sign' => 'retainer_worn', 'severity' => 1],
             ['place' => 'B3-E1', 'part' => 'spring', 'sign' => 'coils_bright', 'severity' => 2],
@@ -130,20 +133,21 @@ final readonly class Scenario
                     return [];
                 }
                 $isBound = in_array($station->code(), $bound, true);
-                $height = 1.900 + 0.002 * ($i % 3 - 1) - ($isBound ? 0.060 : 0.0);
+                $height = 1.900 + 0.008 * self::scatter($i, 1) - ($isBound ? 0.060 : 0.0);
+                $load = 168.0 * (1 + 0.03 * self::scatter($i, 2));
 
                 return [
-                    'free_height' => self::inch(2.331 + 0.002 * ($i % 4 - 2)),
-                    'load_seat' => self::pound(168.0 * (1 + 0.008 * (($i * 5) % 5 - 2))),
-                    'load_open' => self::pound(168.0 * (1 + 0.008 * (($i * 5) % 5 - 2)) + 402 * 0.610),
-                    'bind_height' => self::inch(1.210 + 0.002 * ($i % 3 - 1) + ($isBound ? 0.012 : 0.0)),
-                    'outside_diameter' => self::inch(1.541),
+                    'free_height' => self::inch(2.331 + 0.008 * self::scatter($i, 3)),
+                    'load_seat' => self::pound($load),
+                    'load_open' => self::pound($load + 402 * 0.610),
+                    'bind_height' => self::inch(1.214 + 0.006 * self::scatter($i, 4) + ($isBound ? 0.01 : 0.0)),
+                    'outside_diameter' => self::inch(1.541 + 0.003 * self::scatter($i, 7)),
                     'installed_height' => self::inch($height),
                     'shims' => $isBound ? '0.060' : '0.000',
-                    'lobe_lift' => self::inch(0.3915 + 0.0005 * ($i % 2)),
+                    'lobe_lift' => self::inch(0.3915 + 0.001 * self::scatter($i, 5)),
                     'lash' => '0.016',
-                    'pocket_diameter' => self::inch(1.569),
-                    'seal_height' => self::inch(0.880 + 0.002 * ($i % 3)),
+                    'pocket_diameter' => self::inch(1.569 + 0.004 * self::scatter($i, 8)),
+                    'seal_height' => self::inch(0.882 + 0.006 * self::scatter($i, 6)),
                     'retainer_depth' => self::inch(0.285),
                 ];
             },
@@ -197,7 +201,11 @@ final readonly class Scenario
         return $claims;
     }
 
-    /** Station parts on which nothing was found, for a station that was looked at as a whole. @return list<Part> */
+    /**
+     * Station parts on which nothing was found, for a station that was looked at as a whole.
+     *
+     * @return list<Part>
+     */
     public function clearParts(Engine $engine, string $station): array
     {
         $found = [];
@@ -208,6 +216,12 @@ final readonly class Scenario
         }
 
         return array_values(array_filter($engine->parts(), static fn (Part $part): bool => $part->site() === Site::Station && !in_array($part->value, $found, true)));
+    }
+
+    /** Scatter of a production part from −1 to 1: the same for a station and quantity at every load. */
+    private static function scatter(int $station, int $quantity): float
+    {
+        return (hexdec(substr(hash('sha256', $station.'/'.$quantity), 0, 4)) / 0xFFFF) * 2 - 1;
     }
 
     private static function inch(float $value): string

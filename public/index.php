@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 use MuteTapper\App\Shared\Kernel;
 
 require_once dirname(__DIR__).'/vendor/autoload_runtime.php';

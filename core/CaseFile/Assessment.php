@@ -6,8 +6,8 @@ namespace MuteTapper\Core\CaseFile;
 
 use MuteTapper\Core\Cause\Evidence;
 use MuteTapper\Core\Cause\Item;
-use MuteTapper\Core\Cause\LedgerMaker;
 use MuteTapper\Core\Cause\Ledger;
+use MuteTapper\Core\Cause\LedgerMaker;
 use MuteTapper\Core\Cause\Model;
 use MuteTapper\Core\Cause\Ranker;
 use MuteTapper\Core\Cause\Ranking;

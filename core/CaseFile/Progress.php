@@ -16,8 +16,8 @@ final readonly class Progress
     private const JUDGED_BY = [SheetColumn::InstalledHeight, SheetColumn::BindHeight, SheetColumn::SeatLoad];
 
     /**
-     * @param array<string, int> $looked   parts looked at, by station
-     * @param list<string>       $measured stations whose spring can be judged
+     * @param array<string, int> $looked parts looked at, by station
+     * @param list<string> $measured stations whose spring can be judged
      */
     private function __construct(private CaseFile $case, private Story $story, public array $looked, public array $measured, public int $photographs, private bool $called, private bool $signed)
     {

@@ -25,7 +25,7 @@ final readonly class Story
 
     /**
      * @param array<string, string> $answers by field of QUESTIONS
-     * @param list<string>          $failed  stations reported failed
+     * @param list<string> $failed stations reported failed
      */
     private function __construct(public array $answers, public array $failed)
     {

@@ -12,10 +12,10 @@ use MuteTapper\Core\Engine\Engine;
 final readonly class Cause
 {
     /**
-     * @param array<string, float> $prior    relative weight by engine type; `any` or tokens joined by +, such as `pushrod+hydraulic`
-     * @param array<string, float> $scopes   shares of the regions it can have
-     * @param list<string>         $requires build flags without which it is excluded
-     * @param list<string>         $residesIn components that carry it from build to build
+     * @param array<string, float> $prior relative weight by engine type; `any` or tokens joined by +, such as `pushrod+hydraulic`
+     * @param array<string, float> $scopes shares of the regions it can have
+     * @param list<string> $requires build flags without which it is excluded
+     * @param list<string> $residesIn components that carry it from build to build
      */
     private function __construct(
         public string $code,

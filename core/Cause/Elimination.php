@@ -12,7 +12,7 @@ final class Elimination
 {
     /** @var list<array{factors: list<int>, steps: list<int>, maps: list<list<int>>, size: int, bit: int, causes: int, next: int|null}> */
     private array $steps = [];
-    /** Factors without events, as indices. @var list<int> */
+    /** @var list<int> factors without events */
     private array $constants = [];
     /** @var array<int, array<int, list<float>>> */
     private array $messages = [];
@@ -114,7 +114,7 @@ final class Elimination
     /**
      * Product of a step's tables, summed over its event.
      *
-     * @param list<float>             $table
+     * @param list<float> $table
      * @param array<int, list<float>> $fresh
      *
      * @return list<float>
@@ -199,7 +199,7 @@ final class Elimination
     /**
      * The event whose elimination adds the fewest new neighbours pairs.
      *
-     * @param list<int>                $events
+     * @param list<int> $events
      * @param array<string, list<int>> $scopes
      */
     private function cheapest(array $events, array $scopes): int

@@ -13,9 +13,9 @@ final readonly class Item
     private const CERTAIN = 0.99;
 
     /**
-     * @param array<string, float> $sites     by site; at most one half means looked and absent
-     * @param list<string>         $entries   ids of the findings and looks behind it
-     * @param list<string>         $places    places where the sign is present, strongest first
+     * @param array<string, float> $sites by site; at most one half means looked and absent
+     * @param list<string> $entries ids of the findings and looks behind it
+     * @param list<string> $places places where the sign is present, strongest first
      */
     private function __construct(
         public string $sign,
@@ -32,7 +32,7 @@ final readonly class Item
 
     /**
      * @param non-empty-array<string, float> $sites
-     * @param list<string>                   $entries
+     * @param list<string> $entries
      */
     public static function of(string $sign, ItemKind $kind, array $sites, int $siteCount, float $leak, array $entries): self
     {

@@ -23,8 +23,17 @@ final class LedgerMaker
         [0.98014492824876810, 0.050614268145188344],
     ];
 
+    /** @var list<Elimination> the plan at each node of the quadrature */
+    private array $paths = [];
+    /** @var list<array<string, float>> E_t[log f] with no listed cause at work, by node and sign */
+    private array $baselines = [];
+
     public function __construct(private readonly Model $model)
     {
+        foreach (self::QUADRATURE as [$t]) {
+            $this->paths[] = $path = $model->elimination->powered($t);
+            $this->baselines[] = array_map(fn (int $factor): float => $this->slope($path, $factor, $t, 0), $model->factorOfSign);
+        }
     }
 
     public function of(string $cause): Ledger
@@ -39,10 +48,9 @@ final class LedgerMaker
     public function lines(int $causes): array
     {
         $lines = array_fill_keys(array_keys($this->model->items), 0.0);
-        foreach (self::QUADRATURE as [$t, $weight]) {
-            $path = $this->model->elimination->powered($t);
+        foreach (self::QUADRATURE as $node => [$t, $weight]) {
             foreach ($this->model->factorOfSign as $sign => $factor) {
-                $lines[$sign] += $weight * 10 / M_LN10 * ($this->slope($path, $factor, $t, $causes) - $this->slope($path, $factor, $t, 0));
+                $lines[$sign] += $weight * 10 / M_LN10 * ($this->slope($this->paths[$node], $factor, $t, $causes) - $this->baselines[$node][$sign]);
             }
         }
 

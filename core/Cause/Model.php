@@ -89,17 +89,14 @@ final class Model
     private function lookedAtEvents(): array
     {
         $wanted = [];
-        $add = static function (array $links) use (&$wanted): void {
-            foreach ($links as $link) {
+        foreach (array_keys($this->items) as $sign) {
+            foreach ($this->network->signLinks[$sign] ?? [] as $link) {
                 $wanted[$link->parent] = true;
             }
-        };
-        foreach (array_keys($this->items) as $sign) {
-            $add($this->network->signLinks[$sign] ?? []);
         }
         foreach (array_reverse($this->network->events) as $code => $event) {
-            if (isset($wanted[$code])) {
-                $add($event->parents);
+            foreach (isset($wanted[$code]) ? $event->parents : [] as $link) {
+                $wanted[$link->parent] = true;
             }
         }
 

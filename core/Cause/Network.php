@@ -14,8 +14,8 @@ use MuteTapper\Core\Document\Node;
 final readonly class Network
 {
     /**
-     * @param array<string, Cause>      $causes
-     * @param array<string, Event>      $events    parents before children
+     * @param array<string, Cause> $causes
+     * @param array<string, Event> $events parents before children
      * @param array<string, list<Link>> $signLinks parents of each sign
      */
     private function __construct(public array $causes, public array $events, public array $signLinks)

@@ -120,7 +120,7 @@ final class Ranker
     }
 
     /**
-     * @param list<RankedCause>                                     $causes
+     * @param list<RankedCause> $causes
      * @param list<array{causes: list<string>, probability: float}> $explanations
      *
      * @return array{Standing, list<string>}

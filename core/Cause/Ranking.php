@@ -8,12 +8,12 @@ namespace MuteTapper\Core\Cause;
 final readonly class Ranking
 {
     /**
-     * @param list<RankedCause>                                    $causes      most probable first
-     * @param list<string>                                         $leading     the named explanation, or the causes it is open between
+     * @param list<RankedCause> $causes most probable first
+     * @param list<string> $leading the named explanation, or the causes it is open between
      * @param list<array{causes: list<string>, probability: float}> $explanations reduced explanations, most probable first
-     * @param array<string, float>                                 $mechanisms  events with their probability, most probable first
-     * @param array<string, string>                                $excluded    causes that the build rules out, with the flag
-     * @param list<string>                                         $unexplainedSigns signs present that the leading explanation leaves as they are
+     * @param array<string, float> $mechanisms events with their probability, most probable first
+     * @param array<string, string> $excluded causes that the build rules out, with the flag
+     * @param list<string> $unexplainedSigns signs present that the leading explanation leaves as they are
      */
     public function __construct(
         public array $causes,

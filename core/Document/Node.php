@@ -164,7 +164,7 @@ final readonly class Node
         $shown = match (true) {
             $this->value === null => 'nothing',
             is_array($this->value) => array_is_list($this->value) ? 'a list' : 'an object',
-            default => mb_strimwidth(json_encode($this->value, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PARTIAL_OUTPUT_ON_ERROR) ?: '?', 0, 60, '…'),
+            default => mb_strimwidth((string) json_encode($this->value, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PARTIAL_OUTPUT_ON_ERROR), 0, 60, '…'),
         };
 
         return BadDocument::at($this->pointer, sprintf('%s stands here; accepted is %s.', $shown, $accepted));

@@ -18,12 +18,12 @@ final readonly class Engine
     private const MOST_CYLINDERS = 16;
 
     /**
-     * @param array<string, list<int>>  $numbering   maker's numbers by bank, front first
-     * @param array<string, string>     $valveOrder  heads that alternate kinds: I and E by bank, front first
-     * @param list<int>                 $firingOrder empty while unknown
-     * @param array<string, BuildFlag>  $flags       facts of the build that causes ask for
-     * @param list<Station>             $stations    in station order: bank, position, exhaust before intake, ordinal
-     * @param list<Cylinder>            $cylinders
+     * @param array<string, list<int>> $numbering maker's numbers by bank, front first
+     * @param array<string, string> $valveOrder heads that alternate kinds: I and E by bank, front first
+     * @param list<int> $firingOrder empty while unknown
+     * @param array<string, BuildFlag> $flags facts of the build that causes ask for
+     * @param list<Station> $stations in station order: bank, position, exhaust before intake, ordinal
+     * @param list<Cylinder> $cylinders
      */
     private function __construct(
         public Layout $layout,

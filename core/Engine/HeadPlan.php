@@ -6,7 +6,7 @@ namespace MuteTapper\Core\Engine;
 
 /**
  * Where everything stands on the head plan: looking down on the heads, front at the top, bank A left. Drawing units; the
- * screen and the report draw the same plan. [own]
+ * screen and the report draw the same plan. [own].
  */
 final readonly class HeadPlan
 {
@@ -17,10 +17,10 @@ final readonly class HeadPlan
     private const ROD_OFFSET = 16.0;
 
     /**
-     * @param list<array{bank: string, left: float, top: float, right: float, bottom: float}>                                                                                                                   $castings
-     * @param list<array{cylinder: string, number: int, x: float, y: float, radius: float, box: array{x: float, y: float}}>                                                                                     $bores
+     * @param list<array{bank: string, left: float, top: float, right: float, bottom: float}> $castings
+     * @param list<array{cylinder: string, number: int, x: float, y: float, radius: float, box: array{x: float, y: float}}> $bores
      * @param list<array{station: string, label: string, kind: string, name: string, x: float, y: float, radius: float, ports: list<array{x1: float, y1: float, x2: float, y2: float}>, letter: array{x: float, y: float}|null}> $cells
-     * @param list<array{text: string, x: float, y: float}>                                                                                                                                                     $columns kind letters above the columns
+     * @param list<array{text: string, x: float, y: float}> $columns kind letters above the columns
      */
     private function __construct(
         public float $width,

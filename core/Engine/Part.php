@@ -30,7 +30,7 @@ enum Part: string
     case Tract = 'tract';
     case Running = 'running';
 
-    public function letter(): ?string
+    public function letter(): string
     {
         return match ($this) {
             self::Valve => 'V', self::Spring => 'S', self::Retainer => 'R', self::Locks => 'L', self::LashShim => 'K', self::LashCap => 'B',

@@ -13,8 +13,8 @@ use MuteTapper\Core\Document\BadDocument;
 final readonly class EntryLog
 {
     /**
-     * @param list<Entry>          $entries
-     * @param array<string, Entry> $heads   the newest entry of each slot, withdrawals included
+     * @param list<Entry> $entries
+     * @param array<string, Entry> $heads the newest entry of each slot, withdrawals included
      */
     private function __construct(public array $entries, private array $heads)
     {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Evidence;
 
 use MuteTapper\Core\Document\BadDocument;
-use MuteTapper\Core\Document\Node;
 
 /** A sign at a place: how bad, in which state the part was, and how sure the observer is. Absent is a finding too. */
 final readonly class Finding

@@ -15,10 +15,10 @@ use MuteTapper\Core\Engine\Site;
 final readonly class Sign
 {
     /**
-     * @param non-empty-list<Part>  $parts    parts on which it occurs
-     * @param list<string>          $severity words for steps 0 to 4
-     * @param list<string>          $words    other words under which people look for it
-     * @param list<string>          $requires build flags without which it cannot occur
+     * @param non-empty-list<Part> $parts parts on which it occurs
+     * @param list<string> $severity words for steps 0 to 4
+     * @param list<string> $words other words under which people look for it
+     * @param list<string> $requires build flags without which it cannot occur
      */
     private function __construct(
         public string $code,

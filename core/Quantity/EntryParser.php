@@ -65,7 +65,7 @@ final readonly class EntryParser
             if ($unit !== $typed->unit && $unit->dimension() === $range->dimension() && Unit::spelled($unit->value) === $unit) {
                 $other = Quantity::of($typed->number, $unit);
                 if ($range->holds($other)) {
-                    $offers[] = rtrim(rtrim(number_format($typed->number, $typed->decimals, '.', ''), '0'), '.').' '.$unit->value;
+                    $offers[] = number_format($typed->number, $typed->decimals, '.', '').' '.$unit->value;
                 }
             }
         }

@@ -177,7 +177,7 @@ final class SpringAssessor
         return $this->margin('load_from_claim', $place, $coil, new LoadDeparture(), ['load' => $load, 'reference' => $wanted === null ? null : $claim->given()]);
     }
 
-    /** @param array<string, Trace> $middles */
+    /** @param array<string, MiddleValueOfSet> $middles */
     private function loadFromMiddle(Station $station, string $coil, array $middles): Margin
     {
         $seat = $this->case->reading(SheetColumn::SeatLoad->slot($station->code(), $coil));
@@ -185,27 +185,28 @@ final class SpringAssessor
 
         return $this->margin('load_from_middle', $station->code(), $coil, new LoadDeparture(), [
             'load' => $seat?->given(),
-            'reference' => ($middles[$set] ?? null)?->asGiven(),
+            'reference' => ($middles[$set] ?? null)?->trace->asGiven(),
         ], null, ['reference' => sprintf('at least %d springs of this kind at one height', self::LEAST_SET)]);
     }
 
-    /** @return array<string, Trace> */
+    /** @return array<string, MiddleValueOfSet> */
     private function middles(): array
     {
-        $sets = [];
+        $sets = $middles = [];
         foreach ($this->case->engine->stations as $station) {
             foreach (['outer', 'inner'] as $coil) {
                 $seat = $this->case->reading(SheetColumn::SeatLoad->slot($station->code(), $coil));
                 if ($seat?->at !== null) {
-                    $sets[$this->setOf($station, $coil, $seat->at->quantity())][] = $seat->given();
+                    $set = $this->setOf($station, $coil, $seat->at->quantity());
+                    $sets[$set][] = $seat->given();
+                    if (count($sets[$set]) >= self::LEAST_SET) {
+                        $middles[$set] = new MiddleValueOfSet($station->kind, $coil, $seat->at->quantity(), Trace::of(new MiddleValue(), Values::of(['loads' => $sets[$set]])));
+                    }
                 }
             }
         }
 
-        return array_map(
-            static fn (array $loads): Trace => Trace::of(new MiddleValue(), Values::of(['loads' => $loads])),
-            array_filter($sets, static fn (array $loads): bool => count($loads) >= self::LEAST_SET),
-        );
+        return $middles;
     }
 
     private function setOf(Station $station, string $coil, Quantity $height): string
@@ -276,8 +277,8 @@ final class SpringAssessor
     }
 
     /**
-     * @param array<string, ?Given>  $inputs
-     * @param array<string, string>  $words   names for missing inputs where the input's own name would not be understood
+     * @param array<string, ?Given> $inputs
+     * @param array<string, string> $words names for missing inputs where the input's own name would not be understood
      */
     private function margin(string $quantity, string $place, ?string $coil, Calculation $calculation, array $inputs, ?string $withoutSchool = null, array $words = []): Margin
     {

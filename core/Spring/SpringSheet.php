@@ -12,8 +12,8 @@ final readonly class SpringSheet
 {
     /**
      * @param array<string, array<string, Trace>> $derived by station, then name: net_lift, rate.outer, seat_load.outer …
-     * @param list<Margin>                        $margins
-     * @param array<string, Trace>                $middles by set, for example `E.outer`
+     * @param list<Margin> $margins
+     * @param array<string, MiddleValueOfSet> $middles by set
      */
     public function __construct(public array $derived, public array $margins, public array $middles)
     {

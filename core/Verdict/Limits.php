@@ -11,7 +11,7 @@ use MuteTapper\Core\Document\Node;
 final readonly class Limits
 {
     /**
-     * @param array<string, Limit>                          $limits
+     * @param array<string, Limit> $limits
      * @param array<string, array{label: string, meaning: string}> $schools
      */
     private function __construct(private array $limits, public array $schools)

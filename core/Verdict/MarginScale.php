@@ -8,7 +8,7 @@ use MuteTapper\Core\Quantity\Uncertain;
 
 /**
  * Where a margin rule's marks stand, as fractions of its length. The notch is always at the same place, so one column's
- * rules can be compared at a glance; screen and report draw from the same fractions. [own]
+ * rules can be compared at a glance; screen and report draw from the same fractions. [own].
  */
 final readonly class MarginScale
 {

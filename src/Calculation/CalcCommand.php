@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace MuteTapper\App\Calculation;
 
 use MuteTapper\App\Shared\JsonBody;
+use MuteTapper\App\Shared\JsonCommand;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\Core\Calculation\Calculation;
 use MuteTapper\Core\Calculation\Calculations;
 use MuteTapper\Core\Quantity\UnitSystem;
-use MuteTapper\App\Shared\JsonCommand;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;

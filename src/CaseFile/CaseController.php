@@ -54,7 +54,7 @@ final class CaseController
         if (strlen($request->getContent()) > self::MOST_BYTES) {
             throw Problem::tooLarge('The file has more than 64 MB, which no case document has.');
         }
-        $case = $document->import($request->getContent(), $request->query->getBoolean('copy'), $request->query->getString('by', 'import'), $request->query->getString('file') ?: 'The file');
+        $case = $document->import($request->getContent(), $request->query->getBoolean('copy'), $request->query->getString('by', 'import'), $request->query->getString('file', 'The file'));
 
         return new JsonResponse($presenter->view($case), 201);
     }

@@ -96,9 +96,12 @@ final readonly class CaseDocument
         $result = (new Validator())->validate(json_decode($json, false, 64), (string) file_get_contents($this->projectFolder.'/docs/formats/case.schema.json'));
         $error = $result->error();
         if ($error !== null) {
-            $messages = (new ErrorFormatter())->formatKeyed($error);
-            $pointer = (string) array_key_first($messages);
-            throw Problem::invalid(sprintf('%s, at %s: %s', $name, $pointer, implode(' ', (array) reset($messages))), ['pointer' => $pointer]);
+            // The innermost error says most: what encloses it only says that something inside is wrong.
+            while ($error->subErrors() !== []) {
+                $error = $error->subErrors()[0];
+            }
+            $pointer = implode('', array_map(static fn (int|string $key): string => '/'.$key, $error->data()->fullPath()));
+            throw Problem::invalid(sprintf('%s, at %s: %s', $name, '' === $pointer ? 'its top' : $pointer, (new ErrorFormatter())->formatErrorMessage($error)), ['pointer' => $pointer]);
         }
         $case = CaseFile::fromNode($document);
         Story::fromNode($document->maybe('story'), $case->engine);

@@ -45,7 +45,7 @@ final readonly class CasePresenter
             new StoryView($story->answers, $story->failed), new SettingsView($case->settings->units, $case->settings->school), $record->descriptionVersion,
             $this->calls->of($record), $record->callVersion, $this->calls->signed($record),
             array_map(static fn (Station $station): StationView => new StationView($station->code(), $station->label(), $station->kind->value, $station->cylinder->code(), in_array($station->code(), $story->failed, true)), $engine->stations),
-            array_map(static fn (Part $part): PartView => new PartView($part->value, $part->label($engine), $part->letter() ?? '', $part->site()->value), $engine->parts()),
+            array_map(static fn (Part $part): PartView => new PartView($part->value, $part->label($engine), $part->letter(), $part->site()->value), $engine->parts()),
             array_map(static fn (Entry $entry): EntryView => EntryView::of($entry, $case->settings->units), $entries),
             $this->photographs($entries),
             $this->steps($progress),

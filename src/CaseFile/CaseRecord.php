@@ -29,7 +29,7 @@ class CaseRecord
     public int $callVersion = 1;
 
     /**
-     * @param array<string, mixed> $engine      as Engine::toArray
+     * @param array<string, mixed> $engine as Engine::toArray
      * @param array<string, mixed> $description story, settings, label
      */
     public function __construct(

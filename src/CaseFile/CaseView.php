@@ -17,12 +17,12 @@ use OpenApi\Attributes as OA;
 final readonly class CaseView
 {
     /**
-     * @param list<StationView>    $stations
-     * @param list<PartView>       $parts
-     * @param list<EntryView>      $entries
+     * @param list<StationView> $stations
+     * @param list<PartView> $parts
+     * @param list<EntryView> $entries
      * @param list<PhotographView> $photographs
-     * @param list<StepView>       $steps
-     * @param list<string>         $possibleSigns
+     * @param list<StepView> $steps
+     * @param list<string> $possibleSigns
      */
     public function __construct(
         #[OA\Property]

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\CaseFile;
 
-
 use MuteTapper\App\Shared\JsonCommand;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputArgument;

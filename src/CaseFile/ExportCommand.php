@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace MuteTapper\App\CaseFile;
 
 use Doctrine\ORM\EntityManagerInterface;
-use MuteTapper\App\Shared\Problem;
 use MuteTapper\App\Shared\JsonCommand;
+use MuteTapper\App\Shared\Problem;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;

@@ -12,7 +12,7 @@ final readonly class StoryView
 {
     /**
      * @param array<string, string> $answers
-     * @param list<string>          $failed
+     * @param list<string> $failed
      */
     public function __construct(
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))]

@@ -16,11 +16,11 @@ final readonly class RankingView
 {
     /**
      * @param list<RankedCauseView> $causes
-     * @param list<string>          $leading
+     * @param list<string> $leading
      * @param list<ExplanationView> $explanations
-     * @param list<MechanismView>   $mechanisms
-     * @param list<ExclusionView>   $excluded
-     * @param list<string>          $leftUnexplained
+     * @param list<MechanismView> $mechanisms
+     * @param list<ExclusionView> $excluded
+     * @param list<string> $leftUnexplained
      */
     private function __construct(
         #[OA\Property]
@@ -81,7 +81,7 @@ final readonly class RankingView
 
     /**
      * @param callable(string): string $label
-     * @param list<string>             $established
+     * @param list<string> $established
      */
     private static function sentence(Ranking $ranking, callable $label, array $established, bool $empty): string
     {

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Engine;
 
+use MuteTapper\Core\Engine\DriveKind;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\FollowerFace;
-use MuteTapper\Core\Engine\DriveKind;
 use MuteTapper\Core\Engine\LashKind;
 use MuteTapper\Core\Engine\Layout;
 use OpenApi\Attributes as OA;
@@ -16,9 +16,9 @@ use OpenApi\Attributes as OA;
 final readonly class EngineView
 {
     /**
-     * @param array<string, list<int>>   $numbering
+     * @param array<string, list<int>> $numbering
      * @param array<string, string>|null $valveOrder
-     * @param list<int>                  $firingOrder
+     * @param list<int> $firingOrder
      */
     private function __construct(
         #[OA\Property]

@@ -58,7 +58,7 @@ final readonly class EntryRecorder
         if ($head !== null) {
             $this->entities->refresh($head);
         }
-        if (($head?->entry->id) !== $entry->supersedes) {
+        if ($head?->entry->id !== $entry->supersedes) {
             throw Problem::conflict(
                 $head === null ? 'The entry it corrects is not here.' : sprintf('%s filled this place meanwhile.', $head->entry->by),
                 ['current' => $head === null ? null : EntryView::of($head->entry->entry(), $this->cases->settings($case)->units), 'yours' => EntryView::of($entry, $this->cases->settings($case)->units)],

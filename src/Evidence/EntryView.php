@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace MuteTapper\App\Evidence;
 
 use MuteTapper\App\Shared\QuantityView;
-use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Evidence\Claim;
 use MuteTapper\Core\Evidence\Entry;
 use MuteTapper\Core\Evidence\EntryKind;

@@ -11,9 +11,10 @@ use OpenApi\Attributes as OA;
 final readonly class CatalogueView
 {
     /**
-     * @param list<SignView>     $signs
-     * @param list<ColumnView>   $columns
-     * @param list<SchoolView>   $schools
+     * @param list<SignView> $signs
+     * @param list<ColumnView> $columns
+     * @param list<GaugeView> $gauges
+     * @param list<SchoolView> $schools
      * @param list<QuestionView> $questions
      */
     public function __construct(
@@ -23,6 +24,8 @@ final readonly class CatalogueView
         public array $signs,
         #[OA\Property(items: new OA\Items(ref: ColumnView::class))]
         public array $columns,
+        #[OA\Property(items: new OA\Items(ref: GaugeView::class))]
+        public array $gauges,
         #[OA\Property(items: new OA\Items(ref: SchoolView::class))]
         public array $schools,
         #[OA\Property(items: new OA\Items(ref: QuestionView::class))]

@@ -6,6 +6,7 @@ namespace MuteTapper\App\Knowledge;
 
 use MuteTapper\Core\CaseFile\Story;
 use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Evidence\Gauge;
 use MuteTapper\Core\Evidence\Sign;
 use MuteTapper\Core\Spring\SheetColumn;
 use OpenApi\Attributes as OA;
@@ -31,6 +32,7 @@ final class KnowledgeController
             $column->value, $column->label(), $column->short(), $column->part()->value, $column->range()->dimension()->value,
             $column->isByCoil(), $column->isAtHeight(), $column->isClaimable(), $column->gauge(), $knowledge->gauges[$column->gauge()]->label, $knowledge->gauges[$column->gauge()]->stated,
         ), SheetColumn::cases());
+        $gauges = array_map(static fn (Gauge $gauge): GaugeView => new GaugeView($gauge->code, $gauge->label, $gauge->unit->dimension()->value, $gauge->stated), array_values($knowledge->gauges));
         $schools = [];
         foreach ($knowledge->limits->schools as $code => $school) {
             $schools[] = new SchoolView($code, $school['label'], $school['meaning']);
@@ -39,7 +41,7 @@ final class KnowledgeController
         foreach (Story::QUESTIONS as $field => $ask) {
             $questions[] = new QuestionView($field, $ask);
         }
-        $response = new JsonResponse(new CatalogueView($knowledge->hash, $signs, $columns, $schools, $questions));
+        $response = new JsonResponse(new CatalogueView($knowledge->hash, $signs, $columns, $gauges, $schools, $questions));
         $response->setEtag($knowledge->hash);
         $response->isNotModified($request);
 

@@ -73,7 +73,7 @@ final readonly class PhotographStore
             @mkdir(dirname($path), 0o755, true);
         }
         $aside = $path.'.'.bin2hex(random_bytes(6)).'.part';
-        $file = fopen($aside, 'xb');
+        $file = fopen($aside, 'x');
         if ($file === false || fwrite($file, $content) !== strlen($content) || !fsync($file) || !fclose($file) || !rename($aside, $path)) {
             @unlink($aside);
             throw new \RuntimeException('The photograph could not be written to '.dirname($path));
@@ -110,7 +110,7 @@ final readonly class PhotographStore
         if (!function_exists('exif_read_data')) {
             return 1;
         }
-        $stream = fopen('php://memory', 'r+b');
+        $stream = fopen('php://memory', 'r+');
         if ($stream === false) {
             return 1;
         }

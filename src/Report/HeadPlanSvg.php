@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Report;
 
-use MuteTapper\App\Engine\HeadPlanView;
+use MuteTapper\Core\Engine\HeadPlan;
 
 /** The head plan as an ink drawing for paper: worst severity at each station, corner flags where failure was reported. */
 final class HeadPlanSvg
@@ -13,10 +13,10 @@ final class HeadPlanSvg
     private const TEMPER = [['#FFFFFF', '#18211F'], ['#EFD47A', '#18211F'], ['#A95F26', '#FFFFFF'], ['#7D4283', '#FFFFFF'], ['#1F4F8F', '#FFFFFF']];
 
     /**
-     * @param array<string, int> $worst  by station; absent means not looked
-     * @param list<string>       $failed
+     * @param array<string, int> $worst by station; absent means not looked
+     * @param list<string> $failed
      */
-    public static function of(HeadPlanView $plan, array $worst, array $failed): string
+    public static function of(HeadPlan $plan, array $worst, array $failed): string
     {
         $svg = '';
         foreach ($plan->castings as $c) {

@@ -14,7 +14,6 @@ use MuteTapper\App\Cause\Calls;
 use MuteTapper\App\Cause\LedgerPresenter;
 use MuteTapper\App\Cause\LedgerView;
 use MuteTapper\App\Engine\EngineView;
-use MuteTapper\App\Engine\HeadPlanView;
 use MuteTapper\App\Photograph\Photograph;
 use MuteTapper\App\Spring\MarginView;
 use MuteTapper\Core\CaseFile\Assessment;
@@ -89,7 +88,7 @@ final readonly class ReportMaker
             'name' => $record->name,
             'date' => $this->clock->now(),
             'engine' => EngineView::of($case->engine),
-            'plan' => self::image(HeadPlanSvg::of(HeadPlanView::of(HeadPlan::of($case->engine)), $worst, $story->failed)),
+            'plan' => self::image(HeadPlanSvg::of(HeadPlan::of($case->engine), $worst, $story->failed)),
             'failed' => array_map(static fn (string $place): string => $case->engine->placeLabel($place) ?? $place, $story->failed),
             'answers' => $story->answers,
             'questions' => Story::QUESTIONS,

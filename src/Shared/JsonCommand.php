@@ -23,7 +23,7 @@ abstract class JsonCommand extends Command
             $status = self::FAILURE;
         } catch (\Throwable $error) {
             $result = ProblemListener::problemOf($error);
-            if (($result['status'] ?? 500) === 500) {
+            if ($result['status'] === 500) {
                 throw $error;
             }
             $status = self::FAILURE;

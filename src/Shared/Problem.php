@@ -51,7 +51,7 @@ final class Problem extends \RuntimeException
         return new self(415, 'Kind of file not accepted', $detail, []);
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{type: string, title: string, status: int, detail: string, ...} */
     public function toArray(): array
     {
         return ['type' => 'about:blank', 'title' => $this->title, 'status' => $this->status, 'detail' => $this->getMessage()] + $this->extra;

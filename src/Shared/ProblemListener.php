@@ -21,13 +21,11 @@ final class ProblemListener
             return;
         }
         $problem = self::problemOf($event->getThrowable());
-        if ($problem !== null) {
-            $event->setResponse(new JsonResponse($problem, (int) $problem['status'], ['Content-Type' => 'application/problem+json']));
-        }
+        $event->setResponse(new JsonResponse($problem, $problem['status'], ['Content-Type' => 'application/problem+json']));
     }
 
-    /** @return array<string, mixed>|null */
-    public static function problemOf(\Throwable $error): ?array
+    /** @return array{type: string, title: string, status: int, detail: string, ...} */
+    public static function problemOf(\Throwable $error): array
     {
         return match (true) {
             $error instanceof Problem => $error->toArray(),

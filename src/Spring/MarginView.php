@@ -18,7 +18,7 @@ final readonly class MarginView
 {
     /**
      * @param list<array{school: string, at: float}> $others
-     * @param list<string>                           $missing
+     * @param list<string> $missing
      */
     private function __construct(
         #[OA\Property]

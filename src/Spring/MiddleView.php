@@ -12,7 +12,7 @@ use OpenApi\Attributes as OA;
 final readonly class MiddleView
 {
     public function __construct(
-        #[OA\Property]
+        #[OA\Property(description: 'in words: exhausts at 1.900 in')]
         public string $set,
         #[OA\Property]
         public int $count,

@@ -42,7 +42,8 @@ final class SpringController
         $assessment = $assessments->of($cases->get($id));
         $place = $request->query->getString('place');
         $quantity = $request->query->getString('quantity');
-        $trace = $assessment->springs->margin($place, $quantity, $request->query->getString('coil') ?: null)->trace ?? $assessment->springs->derived[$place][$quantity] ?? null;
+        $coil = $request->query->getString('coil');
+        $trace = $assessment->springs->margin($place, $quantity, '' === $coil ? null : $coil)->trace ?? $assessment->springs->derived[$place][$quantity] ?? null;
         if ($trace === null) {
             throw Problem::notFound('There is no such value at this station: a reading is missing.');
         }

@@ -13,9 +13,9 @@ use OpenApi\Attributes as OA;
 final readonly class SpringSheetView
 {
     /**
-     * @param list<MarginView>  $margins
+     * @param list<MarginView> $margins
      * @param list<DerivedView> $derived
-     * @param list<MiddleView>  $middles
+     * @param list<MiddleView> $middles
      */
     private function __construct(
         #[OA\Property]
@@ -42,8 +42,9 @@ final readonly class SpringSheetView
                 $derived[] = new DerivedView($place, $name, $trace->calculation->title(), QuantityView::uncertain($trace->result, $units));
             }
         }
-        foreach ($assessment->springs->middles as $set => $trace) {
-            $middles[] = new MiddleView($set, count($trace->values->all('loads')), QuantityView::uncertain($trace->result, $units));
+        foreach ($assessment->springs->middles as $middle) {
+            $set = sprintf('%ss%s at %s', $middle->kind->word(), $middle->coil === 'inner' ? ', inner springs,' : '', $units->show($middle->height));
+            $middles[] = new MiddleView($set, count($middle->trace->values->all('loads')), QuantityView::uncertain($middle->trace->result, $units));
         }
 
         return new self($revision, $margins, $derived, $middles);

@@ -33,6 +33,7 @@ export default function BenchPlace() {
   const column = columns.find((one) => one.code === columnCode) ?? columns[0];
   const coil = sheet === 'inner' ? 'inner' : 'outer';
   const [heights, setHeights] = useState<Record<string, string>>({});
+  const [gauges, setGauges] = useState<Record<string, string>>({});
   const [trace, setTrace] = useState<MarginView | null>(null);
   const [typing, setTyping] = useState(false);
   const grid = useRef<HTMLTableElement>(null);
@@ -78,7 +79,8 @@ export default function BenchPlace() {
       return;
     }
     const at = one.atHeight ? testHeight(one).trim() : '';
-    record('reading', slot, { text: text.trim(), ...(at === '' ? {} : { atText: at }) }, `${label} ${one.short}, ${text.trim()}`);
+    const gauge = gauges[one.code];
+    record('reading', slot, { text: text.trim(), ...(at === '' ? {} : { atText: at }), ...(gauge === undefined ? {} : { gauge }) }, `${label} ${one.short}, ${text.trim()}`);
   };
 
   // A refusal brings the hand back to its cell, unless it is typing somewhere else already.
@@ -110,7 +112,7 @@ export default function BenchPlace() {
           <p className="plan-note">
             {springs.data.middles.map((middle) => (
               <span key={middle.set}>
-                Middle value {middle.set.replace('.outer', '').replace('.inner', ' inner').replace('I', 'intakes').replace(/^E/, 'exhausts')}: {middle.value.figure} {middle.value.unit} of {middle.count}.{' '}
+                Middle value of {middle.count} {middle.set}: {middle.value.figure} {middle.value.unit}.{' '}
               </span>
             ))}
           </p>
@@ -145,7 +147,17 @@ export default function BenchPlace() {
           />
         </div>
         <p className="gauge-row">
-          {words.bench.gauge}: <b>{column?.gaugeLabel}</b> <span className="note">{column?.gaugeStated}, default of the trade</span>
+          {words.bench.gauge}
+          <Select
+            value={column ? (gauges[column.code] ?? column.gauge) : null}
+            aria-label={words.bench.gauge}
+            style={{ width: 330 }}
+            onChange={(gauge) => column && gauge !== null && setGauges((old) => ({ ...old, [column.code]: gauge }))}
+            options={(catalogue.data?.gauges ?? [])
+              .filter((gauge) => gauge.dimension === column?.dimension)
+              .map((gauge) => ({ value: gauge.code, label: `${gauge.label}, ${gauge.stated}` }))}
+          />
+          <span className="note">{words.bench.gaugeDefault}</span>
           <span className="goes">
             goes into <Tag label={activeLabel} /> {column?.short}
           </span>

@@ -53,7 +53,9 @@ export function Reasoning({ caseId, margin }: { caseId: string; margin: MarginVi
             <tbody>
               {trace.data.inputs.map((input, i) => (
                 <tr key={i}>
-                  <td style={{ height: 34 }}>{input.meaning}</td>
+                  <td style={{ height: 34 }} title={input.meaning}>
+                    {input.name.replaceAll('_', ' ')}
+                  </td>
                   <td className="figure" style={{ whiteSpace: 'nowrap' }}>
                     {input.value.shown}
                   </td>
@@ -64,7 +66,8 @@ export function Reasoning({ caseId, margin }: { caseId: string; margin: MarginVi
             </tbody>
           </table>
           <p className="note">
-            {words.trace.source}: {trace.data.source} ({words.trace.marks[trace.data.mark] ?? trace.data.mark}). ± is twice the standard uncertainty.
+            {words.trace.source}: {trace.data.source}
+            {trace.data.source === 'common practice of the trade' ? '' : ` (${words.trace.marks[trace.data.mark] ?? trace.data.mark})`}. ± is twice the standard uncertainty.
           </p>
         </>
       )}

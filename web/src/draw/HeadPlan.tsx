@@ -24,6 +24,8 @@ interface Props {
   onChoose?: (station: string) => void;
   /** On its side, front to the left, for the queue. */
   lying?: boolean;
+  /** So small that a reported failure fills its cell, and nothing else is written. */
+  small?: boolean;
   label: string;
 }
 
@@ -52,7 +54,7 @@ export function nearest(cells: readonly PlanCell[], from: PlanCell, key: string)
 }
 
 /** The engine, looking down on the heads: the navigator of a case. */
-export function HeadPlan({ plan, reading, failed, chosen = null, onChoose, lying = false, label }: Props) {
+export function HeadPlan({ plan, reading, failed, chosen = null, onChoose, lying = false, small, label }: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const focusable = chosen ?? plan.cells[0]?.station;
 
@@ -97,7 +99,7 @@ export function HeadPlan({ plan, reading, failed, chosen = null, onChoose, lying
                 stroke="var(--slab-line)"
               />
               {!lying && plan.castings.length > 1 && (
-                <text x={(casting.left + casting.right) / 2} y={casting.top - 7} fill="var(--slab-ink2)" fontSize="15" fontWeight="600" textAnchor="middle">
+                <text x={(casting.left + casting.right) / 2} y={casting.top - 7} fill="var(--slab-ink2)" fontSize="15" fontWeight="600" textAnchor="middle" stroke="var(--slab)" strokeWidth="5" style={{ paintOrder: 'stroke' }}>
                   {casting.bank}
                 </text>
               )}
@@ -122,6 +124,25 @@ export function HeadPlan({ plan, reading, failed, chosen = null, onChoose, lying
               ))}
             </g>
           ))}
+          {lying &&
+            small !== true &&
+            plan.bores.map((bore) => (
+              <text
+                key={bore.cylinder}
+                x={bore.x}
+                y={bore.y + 5}
+                transform={`rotate(90 ${bore.x} ${bore.y})`}
+                fontSize="15"
+                fontWeight="700"
+                textAnchor="middle"
+                fill="var(--slab-ink2)"
+                style={{ paintOrder: 'stroke' }}
+                stroke="var(--slab)"
+                strokeWidth="4"
+              >
+                {plan.cells.some((cell) => Math.hypot(cell.x - bore.x, cell.y - bore.y) < cell.radius) ? '' : bore.number}
+              </text>
+            ))}
           {chosenCell && (
             <path
               d={`M0 ${chosenCell.y}H${plan.width}M${chosenCell.x} 22V${plan.height}`}
@@ -148,6 +169,7 @@ export function HeadPlan({ plan, reading, failed, chosen = null, onChoose, lying
               chosen={cell.station === chosen}
               focusable={cell.station === focusable}
               lying={lying}
+              small={small === true}
               onChoose={onChoose}
               onKeyDown={onKeyDown}
             />
@@ -165,24 +187,25 @@ interface CellProps {
   chosen: boolean;
   focusable: boolean;
   lying: boolean;
+  small: boolean;
   onChoose: ((station: string) => void) | undefined;
   onKeyDown: (event: KeyboardEvent, cell: PlanCell) => void;
 }
 
-function Cell({ cell, reading, failed, chosen, focusable, lying, onChoose, onKeyDown }: CellProps) {
+function Cell({ cell, reading, failed, chosen, focusable, lying, small, onChoose, onKeyDown }: CellProps) {
   const { x, y, radius } = cell;
   const step = reading.severity === undefined ? undefined : temper[reading.severity];
   const painted = step !== undefined && step.step > 0;
   const stroke = reading.outside ? 'var(--slab-lead)' : 'var(--slab-ink)';
   const outline = {
-    fill: painted ? step.fill : 'var(--slab-deep)',
+    fill: small && failed ? 'var(--slab-lead)' : painted ? step.fill : 'var(--slab-deep)',
     stroke,
     strokeWidth: reading.outside ? 2.4 : 1.5,
     strokeDasharray: reading.unknown ? '2.5 2.5' : reading.cannotTell ? '5 2.5' : undefined,
   };
   const shape = (r: number, props: object) =>
     cell.kind === 'E' ? <path d={octagon(x, y, r)} {...props} /> : <circle cx={x} cy={y} r={r} {...props} />;
-  const figure = reading.figure ?? (reading.unknown && !lying ? cell.name : '');
+  const figure = reading.figure ?? (reading.unknown && !lying && cell.letter === null ? cell.name : '');
   const spoken = `${cell.label}, ${cell.kind === 'E' ? 'exhaust' : 'intake'}, ${reading.spoken}${chosen ? ', chosen' : ''}${failed ? ', reported failed' : ''}`;
   const size = Math.min(lying ? 17 : 16, radius * 0.95) * (figure.length > 3 ? 0.85 : 1);
   const pressable =
@@ -220,7 +243,7 @@ function Cell({ cell, reading, failed, chosen, focusable, lying, onChoose, onKey
           {cell.kind}
         </text>
       )}
-      {failed && <path d={`M${x + radius - 4} ${y - radius - 5}h13v13z`} fill="var(--slab-lead)" />}
+      {failed && !small && <path d={`M${x + radius - 4} ${y - radius - 5}h13v13z`} fill="var(--slab-lead)" />}
     </g>
   );
 }

@@ -106,12 +106,12 @@ function Scale({ margin, g }: { margin: MarginView; g: Geometry }) {
 /** A margin in a table cell: state mark, figure, scale. The notch stands at the same x in every row. */
 export function MarginRule({ margin, width = 120, height = 28 }: { margin: MarginView; width?: number; height?: number }) {
   const outside = isOutside(margin);
-  const x0 = width <= 110 ? 54 : 62;
+  const x0 = margin.side === 'within' ? 68 : 62;
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={margin.spoken} fontFamily="var(--condensed)">
       <VerdictMark verdict={margin.verdict} y={height / 2} />
       <text x={x0 - 7} y={height / 2 + 5.5} fontSize="16" fontWeight={outside ? 700 : 500} textAnchor="end" fill={outside ? 'var(--lead)' : 'var(--ink)'} style={{ fontFeatureSettings: '"tnum"' }}>
-        {margin.value?.figure ?? ''}
+        {margin.value?.figure.replace('-', '−') ?? ''}
       </text>
       <Scale margin={margin} g={{ x0, x1: width - 3, base: height - 7, hatch: 10, bar: 4.5, notch: [9, 10], top: 4.5, serif: 6 }} />
     </svg>
@@ -120,7 +120,7 @@ export function MarginRule({ margin, width = 120, height = 28 }: { margin: Margi
 
 /** The same drawing, large, with figures and names. */
 export function LargeMarginRule({ margin, width = 420 }: { margin: MarginView; width?: number }) {
-  const g: Geometry = { x0: 14, x1: width - 14, base: 72, hatch: 20, bar: 8, notch: [18, 20], top: 34, serif: 9 };
+  const g: Geometry = { x0: 14, x1: width - 14, base: 62, hatch: 20, bar: 8, notch: [18, 20], top: 30, serif: 9 };
   const at = (fraction: number): number => g.x0 + fraction * (g.x1 - g.x0);
   const from = Number(margin.scaleFrom);
   const to = Number(margin.scaleTo);
@@ -133,6 +133,9 @@ export function LargeMarginRule({ margin, width = 420 }: { margin: MarginView; w
   return (
     <svg width="100%" viewBox={`0 0 ${width} 104`} role="img" aria-label={margin.spoken} fontFamily="var(--condensed)" style={{ maxWidth: width, display: 'block' }}>
       <Scale margin={margin} g={g} />
+      {margin.others.map((other) => (
+        <path key={other.school} d={`M${at(other.at)} ${g.base + 5}v22`} stroke="var(--ink3)" strokeDasharray="2 2" />
+      ))}
       {labels.map((x) => (
         <g key={x}>
           <path d={`M${at((x - from) / (to - from))} ${g.base}v8`} stroke="var(--ink)" />
@@ -142,13 +145,13 @@ export function LargeMarginRule({ margin, width = 420 }: { margin: MarginView; w
         </g>
       ))}
       {margin.value && (
-        <text x={Math.min(Math.max(value, 60), width - 60)} y="20" fontSize="17" fontWeight="700" textAnchor="middle" fill={outside ? 'var(--lead)' : 'var(--ink)'}>
+        <text x={Math.min(Math.max(value, 60), width - 60)} y="16" fontSize="17" fontWeight="700" textAnchor="middle" fill={outside ? 'var(--lead)' : 'var(--ink)'}>
           {margin.value.shown}
         </text>
       )}
       <text
         x={at(margin.notch) + ((margin.at ?? 0) >= margin.notch ? -13 : 13)}
-        y={g.base - 24}
+        y={g.base - 8}
         fontSize="14"
         fontWeight="700"
         textAnchor={(margin.at ?? 0) >= margin.notch ? 'end' : 'start'}
@@ -157,7 +160,7 @@ export function LargeMarginRule({ margin, width = 420 }: { margin: MarginView; w
         {margin.others.length > 0 ? margin.school : 'limit'}
       </text>
       {margin.others.map((other) => (
-        <text key={other.school} x={at(other.at)} y={g.base - 10} fontSize="13" textAnchor="middle" fill="var(--ink2)">
+        <text key={other.school} x={at(other.at)} y={g.base + 39} fontSize="13" textAnchor="middle" fill="var(--ink2)">
           {other.school}
         </text>
       ))}

@@ -109,7 +109,7 @@ function Table({ rows }: { rows: readonly QueueRow[] }) {
           <tr key={row.id}>
             <td className="figures">{numberOf(row)}</td>
             <td className="small-plan">
-              <HeadPlan plan={row.plan} reading={small} failed={new Set(row.failed)} lying label={row.engine} />
+              <HeadPlan plan={row.plan} reading={small} failed={new Set(row.failed)} lying small label={row.engine} />
             </td>
             <td>
               <Link to={`/case/${row.id}/story`} className="case-name">

@@ -332,13 +332,13 @@ export default function Teardown() {
               </>
             )}
             <div className="entry-acts">
-              <Button type="primary" size="large" disabled={sign === null || severity === null} onClick={accept}>
+              <Button type="primary" disabled={sign === null || severity === null} onClick={accept}>
                 {words.teardown.accept}
               </Button>
-              <Button size="large" onClick={() => part && nothingOn([part.code])}>
+              <Button onClick={() => part && nothingOn([part.code])}>
                 {words.teardown.nothingHere} <Keycap>0</Keycap>
               </Button>
-              <Button size="large" onClick={rest}>
+              <Button onClick={rest}>
                 {words.teardown.rest}
               </Button>
             </div>

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Tests\Outside;
+
+use MuteTapper\Core\CaseFile\Assessment;
+use MuteTapper\Core\Cause\Item;
+use MuteTapper\Core\Cause\Link;
+use MuteTapper\Core\Quantity\Normal;
+use MuteTapper\Core\Quantity\Unit;
+use MuteTapper\Core\Spring\SheetColumn as C;
+use MuteTapper\Tests\Core\Example;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Checks against programs that know nothing of this one: GNU units, SciPy, NumPy, and a brute-force sum in Python. */
+final class OutsideTest extends TestCase
+{
+    private const PYTHON = '/usr/bin/python3';
+
+    /** @return iterable<array{Unit, string, string}> our unit, its name and that of the SI unit for GNU units */
+    public static function units(): iterable
+    {
+        yield [Unit::Inch, 'inch', 'm'];
+        yield [Unit::Thou, '0.001 inch', 'm'];
+        yield [Unit::Tenth, '0.0001 inch', 'm'];
+        yield [Unit::Millimetre, 'mm', 'm'];
+        yield [Unit::PoundForce, 'lbf', 'N'];
+        yield [Unit::KilogramForce, 'kgf', 'N'];
+        yield [Unit::PoundForcePerInch, 'lbf/inch', 'N/m'];
+        yield [Unit::NewtonPerMillimetre, 'N/mm', 'N/m'];
+        yield [Unit::KilopoundPerSquareInch, '1000 psi', 'Pa'];
+        yield [Unit::Megapascal, 'MPa', 'Pa'];
+    }
+
+    /** [pub: NIST SP 811, by way of GNU units] */
+    #[DataProvider('units')]
+    public function testUnitsAgreeWithGnuUnits(Unit $unit, string $from, string $to): void
+    {
+        $factor = trim((string) shell_exec(\sprintf('units --terse --output-format %s %s %s', escapeshellarg('%.16g'), escapeshellarg($from), escapeshellarg($to))));
+        self::assertIsNumeric($factor);
+        self::assertEqualsWithDelta((float) $factor, $unit->siFactor(), 1e-13 * (float) $factor);
+    }
+
+    public function testTheNormalDistributionAgreesWithSciPy(): void
+    {
+        $points = [-9.0, -6.5, -4.2, -3.999, -2.0, -0.7, 0.0, 0.3, 1.96, 3.999, 4.0, 5.5, 8.0];
+        $reference = self::python('import sys, json; from scipy.stats import norm; print(json.dumps([norm.cdf(x) for x in json.load(sys.stdin)]))', $points);
+        foreach ($points as $i => $z) {
+            self::assertIsFloat($reference[$i] + 0.0);
+            self::assertEqualsWithDelta($reference[$i], Normal::below($z), 1e-13 * max(1e-3, $reference[$i]));
+        }
+    }
+
+    public function testTheQuadratureAgreesWithNumPy(): void
+    {
+        $reference = self::python('import json, numpy; x, w = numpy.polynomial.legendre.leggauss(8); print(json.dumps([[(a + 1) / 2, b / 2] for a, b in zip(x, w)]))', []);
+        $own = (new \ReflectionClassConstant(\MuteTapper\Core\Cause\LedgerMaker::class, 'QUADRATURE'))->getValue();
+        self::assertIsArray($own);
+        self::assertEqualsWithDelta($reference, $own, 1e-15);
+    }
+
+    /** @return iterable<string, array{Example}> */
+    public static function cases(): iterable
+    {
+        yield 'coil bind' => [Example::pushrodEight()->sees('A2-E1', 'spring', 'coils_bright', 3)->sees('A2-E1', 'spring_seat', 'end_coil_dug', 1)->sees('A2-E1', 'pushrod', 'pushrod_bent', 2)
+            ->measures('A2-E1', C::InstalledHeight, '1.720')->measures('A2-E1', C::BindHeight, '1.150')->measures('A2-E1', C::NetLift, '0.565')->claims('kind-E', C::InstalledHeight, '1.800')];
+        yield 'float, with parts looked at' => [Example::bucketFour()->sees('A1-E1', 'seat', 'seat_hammered', 3)->sees('A1-E1', 'valve', 'tip_peened', 2)->looks('A1-E1', 'spring', 'retainer', 'locks', 'lobe', 'valve', 'follower')->sees('engine', 'running', 'overspeed_seen', 0)];
+        yield 'dropped valve, hydraulic roller' => [Example::hydraulicRollerEight()->sees('A1-E1', 'valve', 'valve_dropped', 4)->sees('A1', 'piston', 'crown_struck', 4)->sees('A1-E1', 'locks', 'lock_ridge_sheared', 3)->sees('engine', 'running', 'sudden_stop', 3)];
+    }
+
+    /**
+     * The likelihoods of none, every single cause, some pairs and "something not listed" agree with a sum over all states
+     * of all events, written apart in Python from the definitions.
+     */
+    #[DataProvider('cases')]
+    public function testTheInferenceAgreesWithBruteForce(Example $example): void
+    {
+        $model = Assessment::of($example->case(), Example::knowledge())->model();
+        $links = static fn (array $list): array => array_map(static fn (Link $link): array => [$link->parent, $link->strength->probability()], array_values($list));
+        $hypotheses = [[], ['*other*']];
+        foreach ($model->causes as $i => $cause) {
+            $hypotheses[] = [$cause];
+            $hypotheses[] = [$cause, $model->causes[($i + 7) % \count($model->causes)]];
+        }
+        $reference = self::python((string) file_get_contents(__DIR__.'/brute_force.py'), [
+            'priors' => $model->priors,
+            'events' => array_map(static fn ($event): array => ['code' => $event->code, 'parents' => $links($event->parents)], array_values($model->network->events)),
+            'signs' => array_map(static fn (Item $item): array => ['parents' => $links($model->network->signLinks[$item->sign]), 'ratio' => $item->ratio, 'present' => $item->isPresent], array_values($model->items)),
+            'hypotheses' => $hypotheses,
+        ]);
+        self::assertCount(\count($hypotheses), $reference);
+        foreach ($hypotheses as $i => $causes) {
+            $mask = ['*other*'] === $causes ? $model->other() : array_sum(array_map($model->mask(...), $causes));
+            self::assertEqualsWithDelta(1.0, $model->elimination->likelihood($mask) / $reference[$i], 1e-9, implode(' and ', $causes));
+        }
+    }
+
+    /** @return array<int, mixed> */
+    private static function python(string $program, mixed $input): array
+    {
+        $process = proc_open([self::PYTHON, '-c', $program], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
+        self::assertIsResource($process);
+        fwrite($pipes[0], json_encode($input, \JSON_THROW_ON_ERROR));
+        fclose($pipes[0]);
+        $output = (string) stream_get_contents($pipes[1]);
+        $errors = (string) stream_get_contents($pipes[2]);
+        self::assertSame(0, proc_close($process), $errors);
+        $decoded = json_decode($output, true, 64, \JSON_THROW_ON_ERROR);
+        self::assertIsArray($decoded);
+
+        return array_values($decoded);
+    }
+}
