@@ -23,6 +23,7 @@ use MuteTapper\Core\Engine\Station;
 use MuteTapper\Core\Evidence\Entry;
 use MuteTapper\Core\Evidence\EntryKind;
 use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
@@ -97,16 +98,25 @@ final readonly class CaseDocument
         $error = $result->error();
         if ($error !== null) {
             // The innermost error says most: what encloses it only says that something inside is wrong.
-            while ($error->subErrors() !== []) {
-                $error = $error->subErrors()[0];
-            }
-            $pointer = implode('', array_map(static fn (int|string $key): string => '/'.$key, $error->data()->fullPath()));
+            $error = self::innermost($error);
+            $pointer = implode('', array_map(static fn (mixed $key): string => is_int($key) || is_string($key) ? '/'.$key : '', $error->data()->fullPath()));
             throw Problem::invalid(sprintf('%s, at %s: %s', $name, '' === $pointer ? 'its top' : $pointer, (new ErrorFormatter())->formatErrorMessage($error)), ['pointer' => $pointer]);
         }
         $case = CaseFile::fromNode($document);
         Story::fromNode($document->maybe('story'), $case->engine);
 
         return $document;
+    }
+
+    private static function innermost(ValidationError $error): ValidationError
+    {
+        foreach ($error->subErrors() as $inner) {
+            if ($inner instanceof ValidationError) {
+                return self::innermost($inner);
+            }
+        }
+
+        return $error;
     }
 
     /**

@@ -16,7 +16,7 @@ spl_autoload_register(static function (string $class) use ($core): void {
     }
 });
 foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($core, FilesystemIterator::SKIP_DOTS)) as $file) {
-    if ('php' === $file->getExtension()) {
+    if ($file instanceof SplFileInfo && 'php' === $file->getExtension()) {
         require_once $file->getPathname();
     }
 }

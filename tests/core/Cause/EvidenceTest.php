@@ -64,7 +64,7 @@ final class EvidenceTest extends TestCase
 
     public function testAbsenceCountsByHowMuchWasLookedAt(): void
     {
-        $absent = static fn (int $looked): float => Item::of('x', ItemKind::Finding, array_fill_keys(range(1, $looked), 0.04), 16, 0.01, [])->ratio;
+        $absent = static fn (int $looked): float => Item::of('x', ItemKind::Finding, array_fill_keys(array_map(static fn (int $i): string => 'A'.$i, range(1, max(1, $looked))), 0.04), 16, 0.01, [])->ratio;
         self::assertEqualsWithDelta(1 - 0.96 / 16, $absent(1), 1e-12);
         self::assertEqualsWithDelta(0.04, $absent(16), 1e-12);
     }

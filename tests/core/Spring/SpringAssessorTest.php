@@ -60,7 +60,9 @@ final class SpringAssessorTest extends TestCase
         $margin = $sheet->margin('A1-I1', 'travel_to_bind');
         self::assertEqualsWithDelta(0.105, self::inches($sheet, 'A1-I1', 'travel_to_bind'), 1e-9);
         self::assertSame('as claimed, known', $margin?->trace?->values->given['bind_height'][0]->origin);
-        self::assertSame(['net_lift'], array_keys($margin->trace->shares(), max($margin->trace->shares()), true), 'A figure quoted to two decimals is the weakest input.');
+        $shares = $margin->trace->shares();
+        arsort($shares);
+        self::assertSame('net_lift', array_key_first($shares), 'A figure quoted to two decimals is the weakest input.');
     }
 
     public function testAClaimForOneStationGoesBeforeTheClaimForItsKind(): void
@@ -104,8 +106,8 @@ final class SpringAssessorTest extends TestCase
         self::assertSame(Verdict::NotMeasured, self::sheet($example)->margin('A1-E1', 'load_from_middle')?->verdict, 'An intake is not of the set.');
         $example->measures('B1-E1', C::SeatLoad, '80', '1.800');
         $weak = self::sheet($example)->margin('B1-E1', 'load_from_middle');
-        self::assertEqualsWithDelta(100 * (80 - 119) / 119, $weak?->value()?->si, 1e-9);
-        self::assertSame(Verdict::Outside, $weak->verdict);
+        self::assertEqualsWithDelta(100 * (80 - 119) / 119, null === $weak ? 0.0 : $weak->value()?->si, 1e-9);
+        self::assertSame(Verdict::Outside, $weak?->verdict);
     }
 
     /** One tester reads everything high or low alike: that error must not make springs look unlike. */
