@@ -28,7 +28,10 @@ export default function BenchPlace() {
   const [sheet, setSheet] = useState<SheetName>('outer');
   const [direction, setDirection] = useState<Record<SheetName, Direction>>({ outer: 'across', inner: 'across', heights: 'down' });
   const hasInner = useMemo(() => slots.standing('reading').some((entry) => entry.index === 'inner'), [slots]);
-  const columns = useMemo(() => columnsOf(sheet, catalogue.data?.columns ?? [], view.engine, hasInner || sheet === 'inner'), [sheet, catalogue.data, view.engine, hasInner]);
+  const columns = useMemo(
+    () => columnsOf(sheet, catalogue.data?.columns ?? [], view.engine, hasInner || sheet === 'inner'),
+    [sheet, catalogue.data, view.engine, hasInner],
+  );
   const [columnCode, setColumnCode] = useState<string>('free_height');
   const column = columns.find((one) => one.code === columnCode) ?? columns[0];
   const coil = sheet === 'inner' ? 'inner' : 'outer';
@@ -38,7 +41,12 @@ export default function BenchPlace() {
   const [typing, setTyping] = useState(false);
   const grid = useRef<HTMLTableElement>(null);
 
-  const slotOf = (station: string, one: ColumnView): SlotAddress => ({ place: station, part: one.part, item: one.code, index: one.byCoil ? coil : null });
+  const slotOf = (station: string, one: ColumnView): SlotAddress => ({
+    place: station,
+    part: one.part,
+    item: one.code,
+    index: one.byCoil ? coil : null,
+  });
   const testHeight = (one: ColumnView): string => {
     const kept = heights[`${coil}.${one.code}`];
     if (kept !== undefined) return kept;
@@ -60,7 +68,8 @@ export default function BenchPlace() {
     const c = codes.indexOf(code);
     const n = way === 'down' ? c * rows.length + r + along : r * codes.length + c + along;
     const at = (n + rows.length * codes.length) % (rows.length * codes.length);
-    const [row, col] = way === 'down' ? [at % rows.length, Math.floor(at / rows.length)] : [Math.floor(at / codes.length), at % codes.length];
+    const [row, col] =
+      way === 'down' ? [at % rows.length, Math.floor(at / rows.length)] : [Math.floor(at / codes.length), at % codes.length];
     goTo(rows[row] ?? station, codes[col] ?? code);
   };
   const step = (station: string, code: string, dr: number, dc: number): void => {
@@ -80,7 +89,12 @@ export default function BenchPlace() {
     }
     const at = one.atHeight ? testHeight(one).trim() : '';
     const gauge = gauges[one.code];
-    record('reading', slot, { text: text.trim(), ...(at === '' ? {} : { atText: at }), ...(gauge === undefined ? {} : { gauge }) }, `${label} ${one.short}, ${text.trim()}`);
+    record(
+      'reading',
+      slot,
+      { text: text.trim(), ...(at === '' ? {} : { atText: at }), ...(gauge === undefined ? {} : { gauge }) },
+      `${label} ${one.short}, ${text.trim()}`,
+    );
   };
 
   // A refusal brings the hand back to its cell, unless it is typing somewhere else already.
@@ -100,7 +114,9 @@ export default function BenchPlace() {
 
   const marginOf = (station: string, quantities: readonly string[]): MarginView | undefined => {
     const found = quantities.map((quantity) =>
-      springs.data?.margins.find((margin) => margin.place === station && margin.quantity === quantity && (margin.coil === null || margin.coil === coil)),
+      springs.data?.margins.find(
+        (margin) => margin.place === station && margin.quantity === quantity && (margin.coil === null || margin.coil === coil),
+      ),
     );
     return found.find((margin) => margin?.value != null) ?? found.at(-1);
   };
@@ -143,16 +159,20 @@ export default function BenchPlace() {
             aria-label={words.bench.school}
             onChange={(school: string) => void settings.change({ ...view.settings, school })}
             style={{ width: 170 }}
-            options={(catalogue.data?.schools ?? []).map((school) => ({ value: school.code, label: `School: ${school.label}`, title: school.meaning }))}
+            options={(catalogue.data?.schools ?? []).map((school) => ({
+              value: school.code,
+              label: `School: ${school.label}`,
+              title: school.meaning,
+            }))}
           />
         </div>
         <p className="gauge-row">
           {words.bench.gauge}
           <Select
-            value={column ? (gauges[column.code] ?? column.gauge) : null}
+            value={column ? (gauges[column.code] ?? column.gauge) : ''}
             aria-label={words.bench.gauge}
             style={{ width: 330 }}
-            onChange={(gauge) => column && gauge !== null && setGauges((old) => ({ ...old, [column.code]: gauge }))}
+            onChange={(gauge: string) => column && setGauges((old) => ({ ...old, [column.code]: gauge }))}
             options={(catalogue.data?.gauges ?? [])
               .filter((gauge) => gauge.dimension === column?.dimension)
               .map((gauge) => ({ value: gauge.code, label: `${gauge.label}, ${gauge.stated}` }))}
@@ -240,10 +260,19 @@ export default function BenchPlace() {
           ) : unsettled.state === 'contested' ? (
             <>
               <p className="warn" role="alert">
-                {words.bench.contested(unsettled.problem?.current?.by ?? '?', unsettled.problem?.current?.shown ?? 'nothing', unsettled.entry.data.text ?? '')}
+                {words.bench.contested(
+                  unsettled.problem?.current?.by ?? '?',
+                  unsettled.problem?.current?.shown ?? 'nothing',
+                  unsettled.entry.data.text ?? '',
+                )}
               </p>
               <Button onClick={() => drop(unsettled.entry.id)}>{words.bench.keep}</Button>
-              <Button type="primary" onClick={() => record(unsettled.entry.kind, unsettled.entry.slot, unsettled.entry.data, `${activeLabel} ${column?.short ?? ''}`)}>
+              <Button
+                type="primary"
+                onClick={() =>
+                  record(unsettled.entry.kind, unsettled.entry.slot, unsettled.entry.data, `${activeLabel} ${column?.short ?? ''}`)
+                }
+              >
                 {words.bench.mine}
               </Button>
             </>

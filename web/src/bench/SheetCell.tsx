@@ -31,7 +31,14 @@ export const SheetCell = memo(function SheetCell(props: Props) {
 
 /** Handlers are new at every render and mean the same; what is shown decides. */
 function same(before: Props, after: Props): boolean {
-  return !after.active && !before.active && before.state.entry === after.state.entry && before.state.outgoing === after.state.outgoing && before.headAt === after.headAt && before.name === after.name;
+  return (
+    !after.active &&
+    !before.active &&
+    before.state.entry === after.state.entry &&
+    before.state.outgoing === after.state.outgoing &&
+    before.headAt === after.headAt &&
+    before.name === after.name
+  );
 }
 
 function LiveCell({ state, name, onTyping, onCommit, onStep }: Props) {
@@ -53,7 +60,7 @@ function LiveCell({ state, name, onTyping, onCommit, onStep }: Props) {
   const leave = (along: number): void => {
     const text = typed ?? (along === 1 && offer !== undefined ? offer : null);
     type(null);
-    onCommit(text === null || text.trim() === stands.trim() && refused === null ? null : text, along);
+    onCommit(text === null || (text.trim() === stands.trim() && refused === null) ? null : text, along);
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
     if (event.key === 'Enter') {
@@ -63,7 +70,10 @@ function LiveCell({ state, name, onTyping, onCommit, onStep }: Props) {
       type(null);
     } else if (event.key.startsWith('Arrow') && typed === null && !event.altKey) {
       event.preventDefault();
-      onStep(event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0, event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0);
+      onStep(
+        event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0,
+        event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0,
+      );
     }
   };
   return (

@@ -8,7 +8,15 @@ import { words } from '../shared/messages';
 /** A margin with its reasoning, in a dialog. */
 export function TraceDialog({ caseId, margin, onClose }: { caseId: string; margin: MarginView | null; onClose: () => void }) {
   return (
-    <Modal open={margin !== null} onCancel={onClose} footer={null} width={640} title={words.trace.title} transitionName="" maskTransitionName="">
+    <Modal
+      open={margin !== null}
+      onCancel={onClose}
+      footer={null}
+      width={640}
+      title={words.trace.title}
+      transitionName=""
+      maskTransitionName=""
+    >
       {margin && <Reasoning caseId={caseId} margin={margin} />}
     </Modal>
   );
@@ -22,7 +30,10 @@ export function Reasoning({ caseId, margin }: { caseId: string; margin: MarginVi
     queryFn: () =>
       answer(
         api.GET('/api/cases/{id}/springs/trace', {
-          params: { path: { id: caseId }, query: { place: margin.place, quantity: margin.quantity, ...(margin.coil === null ? {} : { coil: margin.coil }) } },
+          params: {
+            path: { id: caseId },
+            query: { place: margin.place, quantity: margin.quantity, ...(margin.coil === null ? {} : { coil: margin.coil }) },
+          },
         }),
       ),
   });
@@ -67,7 +78,8 @@ export function Reasoning({ caseId, margin }: { caseId: string; margin: MarginVi
           </table>
           <p className="note">
             {words.trace.source}: {trace.data.source}
-            {trace.data.source === 'common practice of the trade' ? '' : ` (${words.trace.marks[trace.data.mark] ?? trace.data.mark})`}. ± is twice the standard uncertainty.
+            {trace.data.source === 'common practice of the trade' ? '' : ` (${words.trace.marks[trace.data.mark] ?? trace.data.mark})`}. ±
+            is twice the standard uncertainty.
           </p>
         </>
       )}

@@ -3,13 +3,35 @@ import type { ColumnView } from '../shared/api';
 export type SheetName = 'outer' | 'inner' | 'heights';
 
 const SPRING = ['free_height', 'load_seat', 'load_open', 'bind_height', 'outside_diameter', 'inside_diameter'];
-const HEIGHTS = ['installed_height', 'shims', 'lobe_lift', 'ratio', 'lash', 'net_lift', 'pocket_diameter', 'seal_height', 'seal_height_from_head', 'retainer_depth', 'inner_step'];
+const HEIGHTS = [
+  'installed_height',
+  'shims',
+  'lobe_lift',
+  'ratio',
+  'lash',
+  'net_lift',
+  'pocket_diameter',
+  'seal_height',
+  'seal_height_from_head',
+  'retainer_depth',
+  'inner_step',
+];
 
 /** The columns of a sheet that this engine can fill. */
-export function columnsOf(sheet: SheetName, all: readonly ColumnView[], engine: { drive: string; lash: string }, hasInner: boolean): ColumnView[] {
+export function columnsOf(
+  sheet: SheetName,
+  all: readonly ColumnView[],
+  engine: { drive: string; lash: string },
+  hasInner: boolean,
+): ColumnView[] {
   const wanted = sheet === 'heights' ? HEIGHTS : SPRING;
   return wanted
-    .filter((code) => !(code === 'ratio' && engine.drive === 'bucket') && !(code === 'lash' && engine.lash === 'hydraulic') && !(code === 'inner_step' && !hasInner))
+    .filter(
+      (code) =>
+        !(code === 'ratio' && engine.drive === 'bucket') &&
+        !(code === 'lash' && engine.lash === 'hydraulic') &&
+        !(code === 'inner_step' && !hasInner),
+    )
     .map((code) => all.find((column) => column.code === code))
     .filter((column) => column !== undefined);
 }

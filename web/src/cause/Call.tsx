@@ -20,7 +20,11 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
   const who = usePerson();
   const key = `mute-tapper.call.${view.id}`;
   const kept = localStorage.getItem(key);
-  const [draft, setDraft] = useState<Draft>(() => (kept === null ? { causes: view.call?.causes ?? [], words: view.call?.words ?? '', confidence: view.call?.confidence ?? null } : (JSON.parse(kept) as Draft)));
+  const [draft, setDraft] = useState<Draft>(() =>
+    kept === null
+      ? { causes: view.call?.causes ?? [], words: view.call?.words ?? '', confidence: view.call?.confidence ?? null }
+      : (JSON.parse(kept) as Draft),
+  );
   const [dirty, setDirty] = useState(kept !== null);
   const [problem, setProblem] = useState<string | null>(null);
   const [version, setVersion] = useState(view.callVersion);
@@ -46,7 +50,10 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
   };
   const save = async (): Promise<number> => {
     const fresh = await answer(
-      api.PUT('/api/cases/{id}/call', { params: { path: { id: view.id }, header: { 'If-Match': `"${version}"` } }, body: { ...draft, by: who || 'not named' } }),
+      api.PUT('/api/cases/{id}/call', {
+        params: { path: { id: view.id }, header: { 'If-Match': `"${version}"` } },
+        body: { ...draft, by: who || 'not named' },
+      }),
     );
     localStorage.removeItem(key);
     setDirty(false);
@@ -57,12 +64,19 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
   const sign = async (): Promise<void> => {
     const seen = dirty ? await save() : version;
     const fresh = await answer(
-      api.POST('/api/cases/{id}/call/signature', { params: { path: { id: view.id }, header: { 'If-Match': `"${seen}"` } }, body: { by: who || 'not named' } }),
+      api.POST('/api/cases/{id}/call/signature', {
+        params: { path: { id: view.id }, header: { 'If-Match': `"${seen}"` } },
+        body: { by: who || 'not named' },
+      }),
     );
     queries.setQueryData(caseKey(view.id), fresh);
   };
 
-  const differs = ranking !== undefined && ranking.standing === 'leader' && draft.causes.length > 0 && draft.causes.some((cause) => !ranking.leading.includes(cause));
+  const differs =
+    ranking !== undefined &&
+    ranking.standing === 'leader' &&
+    draft.causes.length > 0 &&
+    draft.causes.some((cause) => !ranking.leading.includes(cause));
   return (
     <aside className="call" aria-label={words.cause.call}>
       <h2>{words.cause.call}</h2>
@@ -73,9 +87,12 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
           value={draft.causes}
           aria-label={words.cause.which}
           onChange={(causes: string[]) => change({ causes })}
-          optionFilterProp="label"
+          showSearch={{ optionFilterProp: 'label' }}
           style={{ width: '100%' }}
-          options={[...(ranking?.causes ?? []).map((cause) => ({ value: cause.code, label: cause.label })), { value: 'not_listed', label: words.cause.notListed }]}
+          options={[
+            ...(ranking?.causes ?? []).map((cause) => ({ value: cause.code, label: cause.label })),
+            { value: 'not_listed', label: words.cause.notListed },
+          ]}
         />
       </label>
       <label>
@@ -86,7 +103,15 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
         <span className="sure">
           {words.cause.howSure} <b className="figures">{draft.confidence === null ? '–' : `${draft.confidence} %`}</b>
         </span>
-        <Slider value={draft.confidence ?? 0} min={0} max={100} step={5} ariaLabelForHandle={words.cause.howSure} tooltip={{ open: false }} onChange={(confidence: number) => change({ confidence })} />
+        <Slider
+          value={draft.confidence ?? 0}
+          min={0}
+          max={100}
+          step={5}
+          ariaLabelForHandle={words.cause.howSure}
+          tooltip={{ open: false }}
+          onChange={(confidence: number) => change({ confidence })}
+        />
       </label>
       {differs && <p className="note">{words.cause.differs}</p>}
       {problem !== null && (
@@ -94,10 +119,22 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
           {problem}
         </p>
       )}
-      <Button disabled={!dirty} onClick={() => void attempt(async () => void (await save()))}>
+      <Button
+        disabled={!dirty}
+        onClick={() =>
+          void attempt(async () => {
+            await save();
+          })
+        }
+      >
         {words.cause.save}
       </Button>
-      <Button type="primary" size="large" disabled={draft.causes.length === 0 || draft.words.trim() === '' || draft.confidence === null} onClick={() => void attempt(sign)}>
+      <Button
+        type="primary"
+        size="large"
+        disabled={draft.causes.length === 0 || draft.words.trim() === '' || draft.confidence === null}
+        onClick={() => void attempt(sign)}
+      >
         {words.cause.sign(who || '…')}
       </Button>
       {view.signed && (

@@ -76,7 +76,14 @@ export default function CauseBoard() {
                   </button>
                 )}
               </p>
-              {ledger.data && <Ledger ledger={ledger.data} left={cause !== null && data.leading[0] === cause ? data.leftUnexplained : null} onPlace={choose} caseId={view.id} />}
+              {ledger.data && (
+                <Ledger
+                  ledger={ledger.data}
+                  left={cause !== null && data.leading[0] === cause ? data.leftUnexplained : null}
+                  onPlace={choose}
+                  caseId={view.id}
+                />
+              )}
               <section className="below">
                 <div>
                   <h3>{words.cause.mechanisms}</h3>
@@ -86,7 +93,8 @@ export default function CauseBoard() {
                       .slice(0, 6)
                       .map((one) => (
                         <li key={one.code}>
-                          {one.label} <span className="figures">{percent(one.probability)}</span> {one.established && <b>{words.cause.established}</b>}
+                          {one.label} <span className="figures">{percent(one.probability)}</span>{' '}
+                          {one.established && <b>{words.cause.established}</b>}
                         </li>
                       ))}
                   </ul>

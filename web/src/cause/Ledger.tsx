@@ -10,7 +10,17 @@ const TICKS = [2, 4, 8, 16, 32, 64];
 const db = (decibans: number): string => `${decibans > 0 ? '+' : ''}${decibans.toFixed(1)} dB`;
 
 /** One cause's evidence in two columns around a spine: for grows from the right, against from the left. */
-export function Ledger({ ledger, left, onPlace, caseId }: { ledger: LedgerView; left: readonly string[] | null; onPlace: (station: string) => void; caseId: string }) {
+export function Ledger({
+  ledger,
+  left,
+  onPlace,
+  caseId,
+}: {
+  ledger: LedgerView;
+  left: readonly string[] | null;
+  onPlace: (station: string) => void;
+  caseId: string;
+}) {
   return (
     <section className="ledger" aria-label={words.cause.forThis(ledger.label)}>
       <p className="quiet">{ledger.explain}</p>
@@ -48,7 +58,8 @@ export function Ledger({ ledger, left, onPlace, caseId }: { ledger: LedgerView; 
         </div>
       </div>
       <p className="note">
-        {words.cause.start} {db(ledger.start)}, evidence {db(ledger.evidence)}; {words.cause.sum.charAt(0).toLowerCase() + words.cause.sum.slice(1)} <b className="figures">{db(ledger.total)}</b>, against none
+        {words.cause.start} {db(ledger.start)}, evidence {db(ledger.evidence)};{' '}
+        {words.cause.sum.charAt(0).toLowerCase() + words.cause.sum.slice(1)} <b className="figures">{db(ledger.total)}</b>, against none
         listed. {words.cause.silent(ledger.silent)} {words.cause.pairs}
       </p>
     </section>
@@ -60,7 +71,10 @@ function LineWords({ line, onPlace, caseId }: { line: Line; onPlace: (station: s
   return (
     <span>
       {line.words}{' '}
-      <Link to={`/case/${caseId}/${line.step}${place === undefined ? '' : `?at=${place}`}`} onFocus={() => place !== undefined && onPlace(place)}>
+      <Link
+        to={`/case/${caseId}/${line.step}${place === undefined ? '' : `?at=${place}`}`}
+        onFocus={() => place !== undefined && onPlace(place)}
+      >
         {line.step}
       </Link>
     </span>

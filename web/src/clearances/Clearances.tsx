@@ -29,7 +29,9 @@ export default function Clearances() {
   const margins = springs.data?.margins ?? [];
   const find = (place: string, i: number): MarginView | undefined =>
     margins.find((margin) => margin.place === place && margin.quantity === FIELD[i]?.quantity && (margin.coil ?? null) === FIELD[i].coil);
-  const columns = FIELD.map((_, i) => i).filter((i) => FIELD[i]?.coil !== 'inner' || view.stations.some((station) => find(station.code, i) !== undefined));
+  const columns = FIELD.map((_, i) => i).filter(
+    (i) => FIELD[i]?.coil !== 'inner' || view.stations.some((station) => find(station.code, i) !== undefined),
+  );
   const opened = find(chosen, column);
   return (
     <div className="room">
@@ -37,7 +39,12 @@ export default function Clearances() {
         <ul className="marks">
           {MARKS.map((verdict) => (
             <li key={verdict}>
-              <svg width="16" height="16" style={{ '--ink': 'var(--slab-ink)', '--lead': 'var(--slab-lead)', '--ink3': 'var(--slab-ink2)' } as never} aria-hidden="true">
+              <svg
+                width="16"
+                height="16"
+                style={{ '--ink': 'var(--slab-ink)', '--lead': 'var(--slab-lead)', '--ink3': 'var(--slab-ink2)' } as never}
+                aria-hidden="true"
+              >
                 <VerdictMark verdict={verdict} x={8} y={8} />
               </svg>
               {verdict.replace('_', ' ').replace('inside close', 'inside, close')}
@@ -61,7 +68,10 @@ export default function Clearances() {
             </thead>
             <tbody>
               {view.stations.map((station, r) => (
-                <tr key={station.code} className={`${station.code === chosen ? 'current' : ''} ${view.stations[r + 1]?.cylinder === station.cylinder ? '' : 'last'}`}>
+                <tr
+                  key={station.code}
+                  className={`${station.code === chosen ? 'current' : ''} ${view.stations[r + 1]?.cylinder === station.cylinder ? '' : 'last'}`}
+                >
                   <th scope="row" className="figures">
                     {station.label}
                   </th>
@@ -88,7 +98,9 @@ export default function Clearances() {
             </tbody>
           </table>
         </div>
-        <aside className="opened">{opened ? <Reasoning caseId={view.id} margin={opened} /> : <p className="note">{words.clearances.hint}</p>}</aside>
+        <aside className="opened">
+          {opened ? <Reasoning caseId={view.id} margin={opened} /> : <p className="note">{words.clearances.hint}</p>}
+        </aside>
       </div>
     </div>
   );

@@ -99,7 +99,17 @@ export function HeadPlan({ plan, reading, failed, chosen = null, onChoose, lying
                 stroke="var(--slab-line)"
               />
               {!lying && plan.castings.length > 1 && (
-                <text x={(casting.left + casting.right) / 2} y={casting.top - 7} fill="var(--slab-ink2)" fontSize="15" fontWeight="600" textAnchor="middle" stroke="var(--slab)" strokeWidth="5" style={{ paintOrder: 'stroke' }}>
+                <text
+                  x={(casting.left + casting.right) / 2}
+                  y={casting.top - 7}
+                  fill="var(--slab-ink2)"
+                  fontSize="15"
+                  fontWeight="600"
+                  textAnchor="middle"
+                  stroke="var(--slab)"
+                  strokeWidth="5"
+                  style={{ paintOrder: 'stroke' }}
+                >
                   {casting.bank}
                 </text>
               )}
@@ -160,19 +170,25 @@ export function HeadPlan({ plan, reading, failed, chosen = null, onChoose, lying
                 </text>
               </g>
             ))}
-          {plan.cells.map((cell) => (
-            <Cell
-              key={cell.station}
-              cell={cell}
-              reading={reading(cell)}
-              failed={failed.has(cell.station)}
-              chosen={cell.station === chosen}
-              focusable={cell.station === focusable}
-              lying={lying}
-              small={small === true}
-              onChoose={onChoose}
-              onKeyDown={onKeyDown}
-            />
+          {plan.bores.map((bore) => (
+            <g key={bore.cylinder} {...(onChoose ? { role: 'row', 'aria-label': `cylinder ${bore.number}` } : {})}>
+              {plan.cells
+                .filter((cell) => cell.station.startsWith(`${bore.cylinder}-`))
+                .map((cell) => (
+                  <Cell
+                    key={cell.station}
+                    cell={cell}
+                    reading={reading(cell)}
+                    failed={failed.has(cell.station)}
+                    chosen={cell.station === chosen}
+                    focusable={cell.station === focusable}
+                    lying={lying}
+                    small={small === true}
+                    onChoose={onChoose}
+                    onKeyDown={onKeyDown}
+                  />
+                ))}
+            </g>
           ))}
         </g>
       </svg>

@@ -34,7 +34,11 @@ export function VerdictMark({ verdict, x = 7, y = 14 }: { verdict: MarginView['v
     case 'ringed-cross':
       return (
         <g stroke="var(--lead)" fill="none">
-          <path d={`M${x - 3.6} ${y - 3.6}l7.2 7.2M${x + 3.6} ${y - 3.6}l-7.2 7.2`} strokeWidth="2.2" transform={MARK[verdict] === 'cross' ? undefined : `translate(${x} ${y}) scale(.65) translate(${-x} ${-y})`} />
+          <path
+            d={`M${x - 3.6} ${y - 3.6}l7.2 7.2M${x + 3.6} ${y - 3.6}l-7.2 7.2`}
+            strokeWidth="2.2"
+            transform={MARK[verdict] === 'cross' ? undefined : `translate(${x} ${y}) scale(.65) translate(${-x} ${-y})`}
+          />
           {MARK[verdict] === 'ringed-cross' && <circle cx={x} cy={y} r="5.4" strokeWidth="1.3" />}
         </g>
       );
@@ -66,26 +70,57 @@ function Scale({ margin, g }: { margin: MarginView; g: Geometry }) {
   const value = at(margin.at ?? margin.notch);
   const forbidden: [number, number] = margin.goodIsRight ? [g.x0, notch] : [notch, g.x1];
   const barFill =
-    margin.verdict === 'inside' ? 'var(--edge)' : margin.verdict === 'outside' ? 'var(--lead)' : margin.verdict === 'outside_close' ? 'url(#stripes-lead)' : 'url(#stripes)';
+    margin.verdict === 'inside'
+      ? 'var(--edge)'
+      : margin.verdict === 'outside'
+        ? 'var(--lead)'
+        : margin.verdict === 'outside_close'
+          ? 'url(#stripes-lead)'
+          : 'url(#stripes)';
   const left = Math.min(notch, value);
   const low = at(margin.low ?? margin.notch);
   const high = at(margin.high ?? margin.notch);
   const ticks = Array.from({ length: 11 }, (_, i) => at(i / 10));
   return (
     <g>
-      <rect x={forbidden[0]} y={g.base - g.hatch} width={forbidden[1] - forbidden[0]} height={g.hatch} fill={outside ? 'url(#hatch-lead)' : 'url(#hatch)'} opacity={measured ? 0.75 : 0.4} />
+      <rect
+        x={forbidden[0]}
+        y={g.base - g.hatch}
+        width={forbidden[1] - forbidden[0]}
+        height={g.hatch}
+        fill={outside ? 'url(#hatch-lead)' : 'url(#hatch)'}
+        opacity={measured ? 0.75 : 0.4}
+      />
       <path d={`M${g.x0} ${g.base}H${g.x1}`} stroke="var(--ink)" strokeWidth="1.2" strokeDasharray={measured ? undefined : '3 2.5'} />
       <path d={ticks.map((x) => `M${x} ${g.base}v3.5`).join('')} stroke="var(--edge)" />
       {measured && margin.verdict !== 'cannot_tell' && value !== notch && (
-        <rect x={left} y={g.base - g.bar - 1} width={Math.abs(value - notch)} height={g.bar} fill={barFill} stroke={margin.verdict.endsWith('close') ? ink : 'none'} strokeWidth="0.7" />
+        <rect
+          x={left}
+          y={g.base - g.bar - 1}
+          width={Math.abs(value - notch)}
+          height={g.bar}
+          fill={barFill}
+          stroke={margin.verdict.endsWith('close') ? ink : 'none'}
+          strokeWidth="0.7"
+        />
       )}
       {margin.others.map((other) => (
         <path key={other.school} d={`M${at(other.at)} ${g.base - 7}v7m0 0v5`} stroke="var(--ink3)" strokeWidth="1.3" />
       ))}
-      <path d={`M${notch - g.notch[0] / 2} ${g.base - g.notch[1]}L${notch} ${g.base}L${notch + g.notch[0] / 2} ${g.base - g.notch[1]}Z`} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.2" />
+      <path
+        d={`M${notch - g.notch[0] / 2} ${g.base - g.notch[1]}L${notch} ${g.base}L${notch + g.notch[0] / 2} ${g.base - g.notch[1]}Z`}
+        fill="var(--sheet)"
+        stroke="var(--ink)"
+        strokeWidth="1.2"
+      />
       <path d={`M${notch} ${g.base}v6`} stroke="var(--ink)" strokeWidth="1.8" />
       {measured && margin.offScale !== null && (
-        <path d={margin.offScale === 'high' ? `M${g.x1 - 6} ${g.top + 2}l6 6l-6 6` : `M${g.x0 + 6} ${g.top + 2}l-6 6l6 6`} fill="none" stroke={ink} strokeWidth="2.2" />
+        <path
+          d={margin.offScale === 'high' ? `M${g.x1 - 6} ${g.top + 2}l6 6l-6 6` : `M${g.x0 + 6} ${g.top + 2}l-6 6l6 6`}
+          fill="none"
+          stroke={ink}
+          strokeWidth="2.2"
+        />
       )}
       {measured && margin.offScale === null && margin.verdict === 'cannot_tell' && (
         <g stroke="var(--ink)" fill="none" strokeWidth="1.2">
@@ -95,7 +130,10 @@ function Scale({ margin, g }: { margin: MarginView; g: Geometry }) {
       )}
       {measured && margin.offScale === null && margin.verdict !== 'cannot_tell' && (
         <g stroke={ink} fill="none">
-          <path d={`M${low} ${g.top - g.serif / 2}v${g.serif}M${high} ${g.top - g.serif / 2}v${g.serif}M${low} ${g.top}H${high}`} strokeWidth="1.3" />
+          <path
+            d={`M${low} ${g.top - g.serif / 2}v${g.serif}M${high} ${g.top - g.serif / 2}v${g.serif}M${low} ${g.top}H${high}`}
+            strokeWidth="1.3"
+          />
           <path d={`M${value} ${g.top}V${g.base + 2}`} strokeWidth="2.4" />
         </g>
       )}
@@ -108,9 +146,24 @@ export function MarginRule({ margin, width = 120, height = 28 }: { margin: Margi
   const outside = isOutside(margin);
   const x0 = margin.side === 'within' ? 68 : 62;
   return (
-    <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={margin.spoken} fontFamily="var(--condensed)">
+    <svg
+      width={width}
+      height={height}
+      viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      aria-label={margin.spoken}
+      fontFamily="var(--condensed)"
+    >
       <VerdictMark verdict={margin.verdict} y={height / 2} />
-      <text x={x0 - 7} y={height / 2 + 5.5} fontSize="16" fontWeight={outside ? 700 : 500} textAnchor="end" fill={outside ? 'var(--lead)' : 'var(--ink)'} style={{ fontFeatureSettings: '"tnum"' }}>
+      <text
+        x={x0 - 7}
+        y={height / 2 + 5.5}
+        fontSize="16"
+        fontWeight={outside ? 700 : 500}
+        textAnchor="end"
+        fill={outside ? 'var(--lead)' : 'var(--ink)'}
+        style={{ fontFeatureSettings: '"tnum"' }}
+      >
         {margin.value?.figure.replace('-', '−') ?? ''}
       </text>
       <Scale margin={margin} g={{ x0, x1: width - 3, base: height - 7, hatch: 10, bar: 4.5, notch: [9, 10], top: 4.5, serif: 6 }} />
@@ -131,7 +184,14 @@ export function LargeMarginRule({ margin, width = 420 }: { margin: MarginView; w
   const outside = isOutside(margin);
   const value = at(margin.at ?? margin.notch);
   return (
-    <svg width="100%" viewBox={`0 0 ${width} 104`} role="img" aria-label={margin.spoken} fontFamily="var(--condensed)" style={{ maxWidth: width, display: 'block' }}>
+    <svg
+      width="100%"
+      viewBox={`0 0 ${width} 104`}
+      role="img"
+      aria-label={margin.spoken}
+      fontFamily="var(--condensed)"
+      style={{ maxWidth: width, display: 'block' }}
+    >
       <Scale margin={margin} g={g} />
       {margin.others.map((other) => (
         <path key={other.school} d={`M${at(other.at)} ${g.base + 5}v22`} stroke="var(--ink3)" strokeDasharray="2 2" />
@@ -139,13 +199,27 @@ export function LargeMarginRule({ margin, width = 420 }: { margin: MarginView; w
       {labels.map((x) => (
         <g key={x}>
           <path d={`M${at((x - from) / (to - from))} ${g.base}v8`} stroke="var(--ink)" />
-          <text x={at((x - from) / (to - from))} y={g.base + 23} fontSize="14" textAnchor="middle" fill="var(--ink2)" style={{ fontFeatureSettings: '"tnum"' }}>
+          <text
+            x={at((x - from) / (to - from))}
+            y={g.base + 23}
+            fontSize="14"
+            textAnchor="middle"
+            fill="var(--ink2)"
+            style={{ fontFeatureSettings: '"tnum"' }}
+          >
             {x.toFixed(decimals)}
           </text>
         </g>
       ))}
       {margin.value && (
-        <text x={Math.min(Math.max(value, 60), width - 60)} y="16" fontSize="17" fontWeight="700" textAnchor="middle" fill={outside ? 'var(--lead)' : 'var(--ink)'}>
+        <text
+          x={Math.min(Math.max(value, 60), width - 60)}
+          y="16"
+          fontSize="17"
+          fontWeight="700"
+          textAnchor="middle"
+          fill={outside ? 'var(--lead)' : 'var(--ink)'}
+        >
           {margin.value.shown}
         </text>
       )}

@@ -13,7 +13,6 @@ export interface Outgoing {
 export interface OutboxState {
   outgoing: readonly Outgoing[];
   line: 'up' | 'down';
-  sending: boolean;
   savedAt: Date | null;
 }
 
@@ -45,7 +44,7 @@ const sendToServer: Send = (caseId, entry) =>
  * order, and kept while there is no line. A refused entry never blocks the others.
  */
 export class Outbox {
-  private state: OutboxState = { outgoing: [], line: 'up', sending: false, savedAt: null };
+  private state: OutboxState = { outgoing: [], line: 'up', savedAt: null };
   private readonly listeners = new Set<() => void>();
   private timer: ReturnType<typeof setTimeout> | null = null;
   private running = false;
@@ -56,7 +55,7 @@ export class Outbox {
     private readonly onStored: (entry: EntryView, revision: number) => void,
     private readonly send: Send = sendToServer,
   ) {
-    window.addEventListener('online', this.flush);
+    window.addEventListener('online', this.onLine);
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -88,22 +87,24 @@ export class Outbox {
     await (await open()).delete('outgoing', id);
   }
 
-  readonly flush = async (): Promise<void> => {
+  private readonly onLine = (): void => {
+    void this.flush();
+  };
+
+  async flush(): Promise<void> {
     if (this.running) return;
     this.running = true;
     try {
       for (let one = this.next(); one !== undefined; one = this.next()) {
-        this.set({ sending: true });
         if (!(await this.sendOne(one))) break;
       }
     } finally {
       this.running = false;
-      this.set({ sending: false });
     }
-  };
+  }
 
   dispose(): void {
-    window.removeEventListener('online', this.flush);
+    window.removeEventListener('online', this.onLine);
     if (this.timer !== null) clearTimeout(this.timer);
   }
 
@@ -116,8 +117,8 @@ export class Outbox {
     try {
       const stored = await this.send(this.caseId, one.entry);
       this.onStored(stored.entry, stored.revision);
-      this.set({ line: 'up', savedAt: new Date() });
-      await this.drop(one.entry.id);
+      this.set({ outgoing: this.state.outgoing.filter((other) => other.entry.id !== one.entry.id), line: 'up', savedAt: new Date() });
+      await (await open()).delete('outgoing', one.entry.id);
       return true;
     } catch (error) {
       if (error instanceof Refused && error.problem.status < 500) {

@@ -47,9 +47,7 @@ export function BenchProvider({ view, children }: { view: CaseView; children: Re
       new Outbox(view.id, (entry, revision) => {
         void queries.cancelQueries({ queryKey: caseKey(view.id) }); // an answer on its way may not know this entry
         queries.setQueryData<CaseView>(caseKey(view.id), (old) =>
-          old === undefined
-            ? old
-            : { ...old, revision, entries: [...old.entries.filter((one) => slotKey(one) !== slotKey(entry)), entry] },
+          old === undefined ? old : { ...old, revision, entries: [...old.entries.filter((one) => slotKey(one) !== slotKey(entry)), entry] },
         );
         if (refresh.current !== null) clearTimeout(refresh.current);
         refresh.current = setTimeout(() => void queries.invalidateQueries({ queryKey: caseKey(view.id) }), REFRESH_AFTER);

@@ -40,7 +40,9 @@ export function CaseFrame({ id, step, children }: { id: string; step: string; ch
 
 /** Typing in a field that has not been accepted belongs to the field. */
 function isUncommitted(target: EventTarget | null): boolean {
-  return (target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement) && target.value !== (target.dataset['committed'] ?? '');
+  return (
+    (target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement) && target.value !== (target.dataset['committed'] ?? '')
+  );
 }
 
 function HeadRow({ view, step }: { view: CaseView; step: string }) {
@@ -127,13 +129,28 @@ function StepLine({ view, step }: { view: CaseView; step: string }) {
       {view.steps.map((one, i) => {
         const open = one.code === step;
         return (
-          <Link key={one.code} to={`/case/${view.id}/${one.code}`} className={open ? 'step open' : 'step'} aria-current={open ? 'step' : undefined}>
+          <Link
+            key={one.code}
+            to={`/case/${view.id}/${one.code}`}
+            className={open ? 'step open' : 'step'}
+            aria-current={open ? 'step' : undefined}
+          >
             {i + 1} {one.label}
             <svg width="100%" height="10" viewBox="0 0 125 10" preserveAspectRatio="none" aria-hidden="true">
-              <path d="M0 4H125M25 4v4M50 4v4M75 4v4M100 4v4" stroke={open ? 'var(--sheet)' : 'var(--edge)'} fill="none" vectorEffect="non-scaling-stroke" />
+              <path
+                d="M0 4H125M25 4v4M50 4v4M75 4v4M100 4v4"
+                stroke={open ? 'var(--sheet)' : 'var(--edge)'}
+                fill="none"
+                vectorEffect="non-scaling-stroke"
+              />
               <path d="M0.5 0v9" stroke={open ? 'var(--sheet)' : 'var(--ink)'} vectorEffect="non-scaling-stroke" />
               {one.done !== null && one.done > 0 && (
-                <path d={`M0 4H${125 * Math.min(1, one.done)}`} stroke={open ? 'var(--sheet)' : 'var(--ink)'} strokeWidth="4" vectorEffect="non-scaling-stroke" />
+                <path
+                  d={`M0 4H${125 * Math.min(1, one.done)}`}
+                  stroke={open ? 'var(--sheet)' : 'var(--ink)'}
+                  strokeWidth="4"
+                  vectorEffect="non-scaling-stroke"
+                />
               )}
             </svg>
             <small>{one.left}</small>

@@ -43,7 +43,12 @@ export function PlanSide({ chosen, onChoose, first, children }: Props) {
   };
 
   const known = view.plan.cells.filter((cell) => !reading(cell).unknown).length;
-  const line = { looked: words.lens.lookedLine, signs: words.lens.signsLine, seatLoad: words.lens.seatLoadLine, travel: words.lens.travelLine }[lens];
+  const line = {
+    looked: words.lens.lookedLine,
+    signs: words.lens.signsLine,
+    seatLoad: words.lens.seatLoadLine,
+    travel: words.lens.travelLine,
+  }[lens];
   const limit = lens === 'travel' ? [...margins.values()][0]?.limitWords : undefined;
   return (
     <aside className="plan-side" aria-label="Head plan">
@@ -61,7 +66,14 @@ export function PlanSide({ chosen, onChoose, first, children }: Props) {
         </span>
         <span>{words.lens.known(known, view.plan.cells.length)}</span>
       </div>
-      <HeadPlan plan={view.plan} reading={reading} failed={failed} chosen={chosen} onChoose={onChoose} label={`${line}, ${view.engine.summary}`} />
+      <HeadPlan
+        plan={view.plan}
+        reading={reading}
+        failed={failed}
+        chosen={chosen}
+        onChoose={onChoose}
+        label={`${line}, ${view.engine.summary}`}
+      />
       {children}
       <div className="plan-foot">
         <span>

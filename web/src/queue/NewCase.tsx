@@ -19,9 +19,15 @@ const NONE: ReadonlySet<string> = new Set();
 function DriveDrawing({ drive }: { drive: Drive }) {
   return (
     <svg width="120" height="74" viewBox="0 0 120 74" fill="none" stroke="currentColor" strokeWidth="1.6" aria-hidden="true">
-      {drive === 'pushrod' && <path d="M30 70a8 8 0 1 1 .1 0M30 54V50h-6v-8h12v8h-6M30 42V16M26 16h8M28 14L60 8l26 8M60 8v6M86 16v44M78 60h16M80 22h12M80 26h12M80 30h12" />}
-      {drive === 'bucket' && <path d="M60 22a9 9 0 1 1 .1 0M60 22c6 0 9-6 9-9M44 24h32v14H44zM60 38v24M50 62h20M53 42h14M53 46h14M53 50h14" />}
-      {drive === 'finger' && <path d="M52 16a8 8 0 1 1 .1 0M24 34a4 4 0 1 1 .1 0M26 28q26-12 56 0M78 28v34M68 62h20M71 36h14M71 40h14M71 44h14" />}
+      {drive === 'pushrod' && (
+        <path d="M30 70a8 8 0 1 1 .1 0M30 54V50h-6v-8h12v8h-6M30 42V16M26 16h8M28 14L60 8l26 8M60 8v6M86 16v44M78 60h16M80 22h12M80 26h12M80 30h12" />
+      )}
+      {drive === 'bucket' && (
+        <path d="M60 22a9 9 0 1 1 .1 0M60 22c6 0 9-6 9-9M44 24h32v14H44zM60 38v24M50 62h20M53 42h14M53 46h14M53 50h14" />
+      )}
+      {drive === 'finger' && (
+        <path d="M52 16a8 8 0 1 1 .1 0M24 34a4 4 0 1 1 .1 0M26 28q26-12 56 0M78 28v34M68 62h20M71 36h14M71 40h14M71 44h14" />
+      )}
     </svg>
   );
 }
@@ -59,7 +65,14 @@ export default function NewCase() {
       </header>
       <main className="room wide-plan">
         <aside className="plan-side" aria-label="Head plan">
-          {plan.data && <HeadPlan plan={plan.data.plan} reading={(cell) => ({ figure: cell.name, spoken: cell.label })} failed={NONE} label={plan.data.engine.summary} />}
+          {plan.data && (
+            <HeadPlan
+              plan={plan.data.plan}
+              reading={(cell) => ({ figure: cell.name, spoken: cell.label })}
+              failed={NONE}
+              label={plan.data.engine.summary}
+            />
+          )}
           <div className="plan-foot">{plan.data?.engine.summary}</div>
         </aside>
         <form
@@ -73,7 +86,13 @@ export default function NewCase() {
           <p className="quiet">{words.newCase.what}</p>
           <label>
             <span>{words.newCase.name}</span>
-            <Input autoFocus value={name} maxLength={200} placeholder={words.newCase.namePlaceholder} onChange={(event) => setName(event.target.value)} />
+            <Input
+              autoFocus
+              value={name}
+              maxLength={200}
+              placeholder={words.newCase.namePlaceholder}
+              onChange={(event) => setName(event.target.value)}
+            />
           </label>
           <fieldset>
             <legend>{words.newCase.drive}</legend>
@@ -83,7 +102,12 @@ export default function NewCase() {
                   key={drive}
                   type="button"
                   aria-pressed={engine.drive === drive}
-                  onClick={() => change({ drive, ...(drive === 'pushrod' ? { intakeValves: 1, exhaustValves: 1 } : { intakeValves: 2, exhaustValves: 2 }) })}
+                  onClick={() =>
+                    change({
+                      drive,
+                      ...(drive === 'pushrod' ? { intakeValves: 1, exhaustValves: 1 } : { intakeValves: 2, exhaustValves: 2 }),
+                    })
+                  }
                 >
                   <DriveDrawing drive={drive} />
                   {words.newCase.drives[drive]}
@@ -108,13 +132,25 @@ export default function NewCase() {
               <span>
                 {words.newCase.valves}, {words.newCase.intake}
               </span>
-              <InputNumber value={engine.intakeValves ?? 1} precision={0} min={1} max={3} onChange={(intakeValves) => change({ intakeValves: intakeValves ?? 1 })} />
+              <InputNumber
+                value={engine.intakeValves ?? 1}
+                precision={0}
+                min={1}
+                max={3}
+                onChange={(intakeValves) => change({ intakeValves: intakeValves ?? 1 })}
+              />
             </label>
             <label>
               <span>
                 {words.newCase.valves}, {words.newCase.exhaust}
               </span>
-              <InputNumber value={engine.exhaustValves ?? 1} precision={0} min={1} max={2} onChange={(exhaustValves) => change({ exhaustValves: exhaustValves ?? 1 })} />
+              <InputNumber
+                value={engine.exhaustValves ?? 1}
+                precision={0}
+                min={1}
+                max={2}
+                onChange={(exhaustValves) => change({ exhaustValves: exhaustValves ?? 1 })}
+              />
             </label>
           </div>
           {(problem ?? (plan.error instanceof Refused ? plan.error.message : null)) !== null && (

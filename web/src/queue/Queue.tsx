@@ -17,7 +17,9 @@ const addressOf = (row: QueueRow): string => `/case/${row.id}/${row.next.step}${
 function reading(row: QueueRow): (cell: PlanCell) => CellReading {
   return (cell) => {
     const worst = row.worst[cell.station];
-    return worst === undefined ? { unknown: true, spoken: 'not looked' } : { severity: worst, figure: String(worst), spoken: temper[worst]?.word ?? '' };
+    return worst === undefined
+      ? { unknown: true, spoken: 'not looked' }
+      : { severity: worst, figure: String(worst), spoken: temper[worst]?.word ?? '' };
   };
 }
 
@@ -29,7 +31,9 @@ export function Queue() {
   const [find, setFind] = useState('');
   const rows = useMemo(() => {
     const wanted = find.trim().toLowerCase();
-    return (cases.data ?? []).filter((row) => `${numberOf(row)} ${row.name} ${row.customer} ${row.words} ${row.engine} ${row.firstEvent ?? ''}`.toLowerCase().includes(wanted));
+    return (cases.data ?? []).filter((row) =>
+      `${numberOf(row)} ${row.name} ${row.customer} ${row.words} ${row.engine} ${row.firstEvent ?? ''}`.toLowerCase().includes(wanted),
+    );
   }, [cases.data, find]);
   const onBench = rows.find((row) => row.firstEvent === null && row.lookedAt > 0) ?? rows.find((row) => row.firstEvent === null) ?? rows[0];
 
@@ -42,7 +46,14 @@ export function Queue() {
       </header>
       <main className="queue">
         <div className="doors">
-          <Input value={find} onChange={(event) => setFind(event.target.value)} placeholder={words.queue.find} aria-label={words.queue.find} allowClear style={{ maxWidth: 560 }} />
+          <Input
+            value={find}
+            onChange={(event) => setFind(event.target.value)}
+            placeholder={words.queue.find}
+            aria-label={words.queue.find}
+            allowClear
+            style={{ maxWidth: 560 }}
+          />
           <ImportButton />
           <span className="spring" />
           <Link to="/new" className="ant-btn-like">
@@ -50,7 +61,9 @@ export function Queue() {
           </Link>
         </div>
         {cases.isPending && <Spin />}
-        {cases.error !== null && <p className="wrong">{cases.error instanceof Refused ? cases.error.message : 'The server does not answer.'}</p>}
+        {cases.error !== null && (
+          <p className="wrong">{cases.error instanceof Refused ? cases.error.message : 'The server does not answer.'}</p>
+        )}
         {cases.data?.length === 0 && (
           <div className="empty">
             <b>{words.queue.empty}</b>
@@ -163,7 +176,11 @@ function ImportButton() {
       await queries.invalidateQueries({ queryKey: ['cases'] });
       void navigate(`/case/${view.id}/story`);
     } catch (error) {
-      setRefusal({ message: error instanceof Error ? error.message : String(error), file, isHere: error instanceof Refused && error.problem.existing !== undefined });
+      setRefusal({
+        message: error instanceof Error ? error.message : String(error),
+        file,
+        isHere: error instanceof Refused && error.problem.existing !== undefined,
+      });
     } finally {
       setBusy(false);
     }
@@ -186,7 +203,14 @@ function ImportButton() {
           if (file) void take(file, false);
         }}
       />
-      <Modal open={refusal !== null} title="Not imported" footer={null} onCancel={() => setRefusal(null)} transitionName="" maskTransitionName="">
+      <Modal
+        open={refusal !== null}
+        title="Not imported"
+        footer={null}
+        onCancel={() => setRefusal(null)}
+        transitionName=""
+        maskTransitionName=""
+      >
         <p role="alert">{refusal?.message}</p>
         {refusal?.isHere && (
           <Button type="primary" style={{ marginTop: 12 }} onClick={() => void take(refusal.file, true)}>

@@ -56,7 +56,12 @@ export default function Report() {
             </span>
           )}
         </p>
-        <iframe key={view.revision} title={words.report.preview} src={`/api/cases/${view.id}/report.html`} style={{ width: '100%', height: '100%', border: '1px solid var(--edge)', background: '#fff' }} />
+        <iframe
+          key={view.revision}
+          title={words.report.preview}
+          src={`/api/cases/${view.id}/report.html`}
+          style={{ width: '100%', height: '100%', border: '1px solid var(--edge)', background: '#fff' }}
+        />
       </div>
     </div>
   );

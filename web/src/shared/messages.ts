@@ -80,7 +80,8 @@ export const words = {
     notAsked: 'not asked',
     notSo: 'not so',
     symptomsHint: 'What was noticed while it ran. “Not so” is worth as much as a symptom.',
-    claimedHint: 'What the engine was said to be built to, for all intakes and all exhausts. A load is written with its height: 115 lb at 1.800 in.',
+    claimedHint:
+      'What the engine was said to be built to, for all intakes and all exhausts. A load is written with its height: 115 lb at 1.800 in.',
     claimFor: 'figure',
     standing: { known: 'known', said: 'said by the customer', unknown: 'unknown' },
     saveEngine: 'Save the engine',
@@ -131,7 +132,8 @@ export const words = {
     heightMissing: 'Test height is missing: type it in the head of the column.',
     keep: 'Keep theirs',
     mine: 'Put mine in place',
-    contested: (who: string, theirs: string, mine: string): string => `${who} entered ${theirs} meanwhile; yours is ${mine}. Which one stands?`,
+    contested: (who: string, theirs: string, mine: string): string =>
+      `${who} entered ${theirs} meanwhile; yours is ${mine}. Which one stands?`,
     staysInCell: 'Your entry stays in the cell until you change it.',
     take: (offer: string): string => `Take ${offer}`,
     foot: 'Enter saves and goes on. Esc puts back what stood there. An empty cell takes the reading back.',
@@ -151,8 +153,10 @@ export const words = {
   clearances: { title: 'Margins of every station', hint: 'Press a rule to see how it came about.' },
   cause: {
     title: 'Causes',
-    from: (present: number, absent: number): string => `from ${present} ${present === 1 ? 'sign' : 'signs'} present, ${absent} looked and absent`,
-    needNotAdd: (unexplained: string): string => `Two causes can be at work, so the lines need not add up to 100. Not explained by anything listed: ${unexplained}.`,
+    from: (present: number, absent: number): string =>
+      `from ${present} ${present === 1 ? 'sign' : 'signs'} present, ${absent} looked and absent`,
+    needNotAdd: (unexplained: string): string =>
+      `Two causes can be at work, so the lines need not add up to 100. Not explained by anything listed: ${unexplained}.`,
     together: 'together',
     forThis: (label: string): string => `For ${label.charAt(0).toLowerCase()}${label.slice(1)}`,
     against: 'Against',

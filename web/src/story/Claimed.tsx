@@ -46,10 +46,21 @@ function ClaimCell({ column, place }: { column: ColumnView; place: string }) {
   const slot = { place, part: column.part, item: `claimed.${column.code}`, index: column.byCoil ? 'outer' : null };
   const { entry, outgoing } = slots.get(slot);
   const refused = outgoing !== null && outgoing.state !== 'waiting' ? outgoing : null;
-  const stands = entry === null || entry.standing === 'unknown' ? '' : column.atHeight ? `${entry.text ?? ''} at ${entry.atText ?? ''}` : (entry.text ?? '');
+  const stands =
+    entry === null || entry.standing === 'unknown'
+      ? ''
+      : column.atHeight
+        ? `${entry.text ?? ''} at ${entry.atText ?? ''}`
+        : (entry.text ?? '');
   const typedThere = refused?.entry.data.text ?? null;
   const [typed, setTyped] = useState<string | null>(null);
-  const shown = typed ?? (typedThere === null ? stands : column.atHeight && refused?.entry.data.atText ? `${typedThere} at ${refused.entry.data.atText}` : typedThere);
+  const shown =
+    typed ??
+    (typedThere === null
+      ? stands
+      : column.atHeight && refused?.entry.data.atText
+        ? `${typedThere} at ${refused.entry.data.atText}`
+        : typedThere);
   const standing = (entry?.standing ?? refused?.entry.data.standing ?? 'said') as Standing;
   const name = `${column.label}, ${place === 'kind-I' ? 'all intakes' : 'all exhausts'}`;
 

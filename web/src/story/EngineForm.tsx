@@ -13,14 +13,22 @@ const numbers = (text: string): number[] =>
     .filter((word) => word !== '')
     .map(Number);
 
+/** What a person describes of the engine, without what is derived from it. */
+function described(engine: EngineInput & { summary?: string }): EngineInput {
+  const copy = { ...engine };
+  delete copy.summary;
+  return copy;
+}
+
 /** The engine in full; a change that would leave entries without their place is refused with the list. */
 export function EngineForm() {
   const { view } = useBench();
   const queries = useQueryClient();
-  const { summary: _summary, ...known } = view.engine;
-  const [engine, setEngine] = useState<EngineInput>(known);
+  const [engine, setEngine] = useState<EngineInput>(view.engine);
   const [firing, setFiring] = useState(view.engine.firingOrder.join('-'));
-  const [numbering, setNumbering] = useState<Record<string, string>>(Object.fromEntries(Object.entries(view.engine.numbering).map(([bank, list]) => [bank, list.join(' ')])));
+  const [numbering, setNumbering] = useState<Record<string, string>>(
+    Object.fromEntries(Object.entries(view.engine.numbering).map(([bank, list]) => [bank, list.join(' ')])),
+  );
   const [state, setState] = useState<{ words: string; wrong: boolean } | null>(null);
   const change = (part: Partial<EngineInput>): void => setEngine((old) => ({ ...old, ...part }));
 
@@ -31,9 +39,11 @@ export function EngineForm() {
         api.PUT('/api/cases/{id}/engine', {
           params: { path: { id: view.id }, header: { 'If-Match': `"${view.engineVersion}"` }, query: { by: person() || 'not named' } },
           body: {
-            ...engine,
+            ...described(engine),
             firingOrder: numbers(firing),
-            ...(sameShape ? { numbering: Object.fromEntries(Object.entries(numbering).map(([bank, text]) => [bank, numbers(text)])) } : { numbering: undefined as never, valveOrder: null }),
+            ...(sameShape
+              ? { numbering: Object.fromEntries(Object.entries(numbering).map(([bank, text]) => [bank, numbers(text)])) }
+              : { numbering: undefined as never, valveOrder: null }),
           },
         }),
       );
@@ -44,10 +54,20 @@ export function EngineForm() {
       setState({ words: error instanceof Refused ? error.message : 'No line to the server. What you entered stays here.', wrong: true });
     }
   };
-  const choice = <T extends string>(label: string, value: T | undefined, options: readonly (readonly [T, string])[], set: (value: T) => void) => (
+  const choice = <T extends string>(
+    label: string,
+    value: T | undefined,
+    options: readonly (readonly [T, string])[],
+    set: (value: T) => void,
+  ) => (
     <label>
       <span>{label}</span>
-      <Select value={value ?? null} aria-label={label} onChange={(picked: T | null) => picked !== null && set(picked)} options={options.map(([code, text]) => ({ value: code, label: text }))} />
+      <Select
+        value={value ?? null}
+        aria-label={label}
+        onChange={(picked: T | null) => picked !== null && set(picked)}
+        options={options.map(([code, text]) => ({ value: code, label: text }))}
+      />
     </label>
   );
   const number = (label: string, value: number | null | undefined, set: (value: number | null) => void) => (
@@ -65,10 +85,45 @@ export function EngineForm() {
         void save();
       }}
     >
-      {choice(words.newCase.drive, engine.drive, [['pushrod', words.newCase.drives.pushrod], ['bucket', words.newCase.drives.bucket], ['finger', words.newCase.drives.finger]], (drive) => change({ drive }))}
-      {choice(words.newCase.layout, engine.layout, [['inline', words.newCase.layouts.inline], ['vee', words.newCase.layouts.vee], ['flat', words.newCase.layouts.flat]], (layout) => change({ layout }))}
-      {choice('Follower face', engine.face, [['flat', 'flat'], ['crowned', 'crowned or radius'], ['roller', 'roller']], (face) => change({ face }))}
-      {choice('Lash held by', engine.lash, [['solid', 'screw, shim or cap (solid)'], ['hydraulic', 'hydraulic element']], (lash) => change({ lash }))}
+      {choice(
+        words.newCase.drive,
+        engine.drive,
+        [
+          ['pushrod', words.newCase.drives.pushrod],
+          ['bucket', words.newCase.drives.bucket],
+          ['finger', words.newCase.drives.finger],
+        ],
+        (drive) => change({ drive }),
+      )}
+      {choice(
+        words.newCase.layout,
+        engine.layout,
+        [
+          ['inline', words.newCase.layouts.inline],
+          ['vee', words.newCase.layouts.vee],
+          ['flat', words.newCase.layouts.flat],
+        ],
+        (layout) => change({ layout }),
+      )}
+      {choice(
+        'Follower face',
+        engine.face,
+        [
+          ['flat', 'flat'],
+          ['crowned', 'crowned or radius'],
+          ['roller', 'roller'],
+        ],
+        (face) => change({ face }),
+      )}
+      {choice(
+        'Lash held by',
+        engine.lash,
+        [
+          ['solid', 'screw, shim or cap (solid)'],
+          ['hydraulic', 'hydraulic element'],
+        ],
+        (lash) => change({ lash }),
+      )}
       {number(words.newCase.cylinders, engine.cylinders, (cylinders) => change({ cylinders: cylinders ?? 0 }))}
       {number('Intake valves per cylinder', engine.intakeValves, (value) => change({ intakeValves: value ?? 0 }))}
       {number('Exhaust valves per cylinder', engine.exhaustValves, (value) => change({ exhaustValves: value ?? 0 }))}

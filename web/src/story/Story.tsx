@@ -24,7 +24,12 @@ interface Draft {
   units: 'inch' | 'metric';
 }
 
-const draftOf = (view: CaseView): Draft => ({ name: view.name, answers: view.story.answers, failed: view.story.failed, units: view.settings.units });
+const draftOf = (view: CaseView): Draft => ({
+  name: view.name,
+  answers: view.story.answers,
+  failed: view.story.failed,
+  units: view.settings.units,
+});
 
 /** Step 1: what happened, how it ran, what engine it is, and what it was said to be built to. */
 export default function Story() {
@@ -39,13 +44,22 @@ export default function Story() {
     <div className="room">
       <PlanSide chosen={chosen} onChoose={choose} first="signs">
         <div className="plan-act">
-          <button type="button" onClick={() => story.change({ failed: failed ? story.draft.failed.filter((one) => one !== chosen) : [...story.draft.failed, chosen] }, true)}>
+          <button
+            type="button"
+            onClick={() =>
+              story.change({ failed: failed ? story.draft.failed.filter((one) => one !== chosen) : [...story.draft.failed, chosen] }, true)
+            }
+          >
             {failed ? words.story.unmarkFailed(label) : words.story.markFailed(label)}
           </button>
         </div>
       </PlanSide>
       <div className="sheet pad story">
-        <Segmented<Section> value={section} onChange={setSection} options={SECTIONS.map((value) => ({ value, label: words.story.sections[value] }))} />
+        <Segmented<Section>
+          value={section}
+          onChange={setSection}
+          options={SECTIONS.map((value) => ({ value, label: words.story.sections[value] }))}
+        />
         {section === 'story' && <Questions story={story} />}
         {section === 'symptoms' && <Symptoms />}
         {section === 'engine' && <EngineForm />}
@@ -88,7 +102,12 @@ function useDraft(view: CaseView): StoryDraft {
       const fresh = await answer(
         api.PUT('/api/cases/{id}/description', {
           params: { path: { id: view.id }, header: { 'If-Match': `"${version}"` } },
-          body: { name: wanted.name, story: { ...wanted.answers, failed: wanted.failed }, settings: { ...view.settings, units: wanted.units }, by: person() || 'not named' },
+          body: {
+            name: wanted.name,
+            story: { ...wanted.answers, failed: wanted.failed },
+            settings: { ...view.settings, units: wanted.units },
+            by: person() || 'not named',
+          },
         }),
       );
       localStorage.removeItem(key);

@@ -43,7 +43,10 @@ export function PhotoStrip({ place, part, partLabel, state }: Props) {
         );
         setFailed((old) => old.filter((one) => one.file !== file));
       } catch (error) {
-        setFailed((old) => [...old.filter((one) => one.file !== file), { file, message: error instanceof Error ? error.message : String(error) }]);
+        setFailed((old) => [
+          ...old.filter((one) => one.file !== file),
+          { file, message: error instanceof Error ? error.message : String(error) },
+        ]);
       } finally {
         setBusy((n) => n - 1);
       }
@@ -104,7 +107,15 @@ export function PhotoStrip({ place, part, partLabel, state }: Props) {
           }}
         />
       </div>
-      <Modal open={open !== null} onCancel={() => setOpen(null)} footer={null} width={1000} title={open?.caption} transitionName="" maskTransitionName="">
+      <Modal
+        open={open !== null}
+        onCancel={() => setOpen(null)}
+        footer={null}
+        width={1000}
+        title={open?.caption}
+        transitionName=""
+        maskTransitionName=""
+      >
         {open?.sha256 && <Large sha256={open.sha256} entry={open} />}
       </Modal>
     </section>
@@ -118,7 +129,12 @@ function Thumb({ entry, chosen, onOpen }: { entry: EntryView; chosen: boolean; o
   const notSupplied = missing || photograph?.workingCopy === 'missing';
   const part = view.parts.find((one) => one.code === entry.part)?.label ?? entry.part;
   return (
-    <button type="button" className={chosen ? 'thumb chosen' : 'thumb'} onClick={onOpen} aria-label={`${entry.caption ?? ''}, ${words.teardown.clickToOpen}`}>
+    <button
+      type="button"
+      className={chosen ? 'thumb chosen' : 'thumb'}
+      onClick={onOpen}
+      aria-label={`${entry.caption ?? ''}, ${words.teardown.clickToOpen}`}
+    >
       {notSupplied ? (
         <span className="missing">{words.teardown.notSupplied}</span>
       ) : (
@@ -137,7 +153,11 @@ function Large({ sha256, entry }: { sha256: string; entry: EntryView }) {
   const photograph = view.photographs.find((one) => one.sha256 === sha256);
   return (
     <figure className="large-photo">
-      {photograph?.workingCopy === 'missing' ? <p className="empty">{words.teardown.notSupplied}</p> : <img src={`/api/photographs/${sha256}/working`} alt={entry.caption ?? ''} />}
+      {photograph?.workingCopy === 'missing' ? (
+        <p className="empty">{words.teardown.notSupplied}</p>
+      ) : (
+        <img src={`/api/photographs/${sha256}/working`} alt={entry.caption ?? ''} />
+      )}
       <figcaption className="note">
         {photograph?.fileName}, {photograph?.width} × {photograph?.height}, by {entry.by}.{' '}
         <a href={`/api/photographs/${sha256}/original`} target="_blank" rel="noreferrer">

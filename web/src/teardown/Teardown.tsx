@@ -42,7 +42,10 @@ export default function Teardown() {
 
   const possible = useMemo(() => new Set(view.possibleSigns), [view.possibleSigns]);
   const signsOfPart = useMemo(
-    () => (catalogue.data?.signs ?? []).filter((one) => part !== undefined && one.parts.includes(part.code) && !one.fromBench && possible.has(one.code)),
+    () =>
+      (catalogue.data?.signs ?? []).filter(
+        (one) => part !== undefined && one.parts.includes(part.code) && !one.fromBench && possible.has(one.code),
+      ),
     [catalogue.data, part, possible],
   );
   const matches = useMemo(() => findSigns(signsOfPart, typed), [signsOfPart, typed]);
@@ -102,7 +105,12 @@ export default function Teardown() {
   const rest = (): void => nothingOn(parts.filter((one) => slots.worst(place, one.code) === null).map((one) => one.code));
   const accept = (): void => {
     if (part === undefined || sign === null || severity === null) return;
-    record('finding', { place, part: part.code, item: sign.code }, { severity, state }, `${label} ${part.label}, ${sign.name}, ${severity}`);
+    record(
+      'finding',
+      { place, part: part.code, item: sign.code },
+      { severity, state },
+      `${label} ${part.label}, ${sign.name}, ${severity}`,
+    );
     next([part.code]);
   };
   const pick = (one: SignView): void => {
@@ -182,7 +190,9 @@ export default function Teardown() {
   const neighbours = view.stations.filter((one) => one.kind === station?.kind && one.code !== station.code);
   const near = (code: string): string =>
     neighbours
-      .map((one) => [one.label, slots.standing('finding').find((entry) => entry.place === one.code && entry.item === code)?.severity] as const)
+      .map(
+        (one) => [one.label, slots.standing('finding').find((entry) => entry.place === one.code && entry.item === code)?.severity] as const,
+      )
       .filter(([, step]) => step != null && step > 0)
       .slice(0, 3)
       .map(([name, step]) => `${name} ${step}`)
@@ -196,7 +206,11 @@ export default function Teardown() {
       <PlanSide chosen={chosen} onChoose={goToStation} first="signs" />
       <div className="teardown">
         <header className="station-head">
-          <Tag label={site === 'engine' ? 'engine' : site === 'cylinder' ? `cyl ${bore?.number ?? ''}` : (station?.label ?? '')} large lead={station?.failed === true && site === 'station'} />
+          <Tag
+            label={site === 'engine' ? 'engine' : site === 'cylinder' ? `cyl ${bore?.number ?? ''}` : (station?.label ?? '')}
+            large
+            lead={station?.failed === true && site === 'station'}
+          />
           <div>
             <h2>
               Cylinder {bore?.number}, {station?.kind === 'E' ? 'exhaust' : 'intake'}
@@ -245,7 +259,15 @@ export default function Teardown() {
             <div className="entry-line" role="group" aria-label="Entry line">
               <label className={active === 'part' ? 'active' : ''}>
                 <small>{words.teardown.part}</small>
-                <input ref={inputs.part} value={part?.label ?? ''} readOnly data-committed={part?.label ?? ''} aria-label={words.teardown.part} onFocus={() => setActive('part')} onKeyDown={onPartKey} />
+                <input
+                  ref={inputs.part}
+                  value={part?.label ?? ''}
+                  readOnly
+                  data-committed={part?.label ?? ''}
+                  aria-label={words.teardown.part}
+                  onFocus={() => setActive('part')}
+                  onKeyDown={onPartKey}
+                />
               </label>
               <label className={active === 'sign' ? 'active sign' : 'sign'}>
                 <small>{words.teardown.sign}</small>
@@ -288,21 +310,26 @@ export default function Teardown() {
             {sign === null && (
               <ul className="matches" id="sign-matches" role="listbox" aria-label="Signs of this part">
                 {matches.slice(0, 7).map((one, i) => (
-                  <li key={one.code} id={`sign-${one.code}`} role="option" aria-selected={active === 'sign' && i === picked}>
-                    <button type="button" tabIndex={-1} onClick={() => pick(one)}>
-                      <span>{one.name}</span>
-                      <span className="note">{near(one.code)}</span>
-                      {active === 'sign' && i === picked && <Keycap>Enter</Keycap>}
-                    </button>
+                  <li
+                    key={one.code}
+                    id={`sign-${one.code}`}
+                    role="option"
+                    aria-selected={active === 'sign' && i === picked}
+                    onClick={() => pick(one)}
+                  >
+                    <span>{one.name}</span>
+                    <span className="note">{near(one.code)}</span>
+                    {active === 'sign' && i === picked && <Keycap>Enter</Keycap>}
                   </li>
                 ))}
-                {matches.length === 0 && <li className="quiet pad">{words.teardown.noSign}</li>}
               </ul>
             )}
+            {sign === null && matches.length === 0 && <p className="quiet">{words.teardown.noSign}</p>}
             {shown && (sign !== null || active === 'sign') && (
               <div className="sign-words">
                 <p>
-                  {shown.lookFor} <b>{words.teardown.notConfused}:</b> {lowerFirst(shown.lookAlike)} <b>{words.teardown.howToShoot}:</b> {lowerFirst(shown.photograph)}
+                  {shown.lookFor} <b>{words.teardown.notConfused}:</b> {lowerFirst(shown.lookAlike)} <b>{words.teardown.howToShoot}:</b>{' '}
+                  {lowerFirst(shown.photograph)}
                 </p>
               </div>
             )}
@@ -338,9 +365,7 @@ export default function Teardown() {
               <Button onClick={() => part && nothingOn([part.code])}>
                 {words.teardown.nothingHere} <Keycap>0</Keycap>
               </Button>
-              <Button onClick={rest}>
-                {words.teardown.rest}
-              </Button>
+              <Button onClick={rest}>{words.teardown.rest}</Button>
             </div>
           </div>
           <aside className="recorded" aria-label={words.teardown.found}>

@@ -13,8 +13,14 @@ export async function uploadPhotograph(file: File): Promise<Schemas['PhotographV
     throw new Error(`${file.name}: no line to the server. The picture is still on your device.`);
   }
   if (!response.ok) {
-    const problem = (await response.json().catch(() => ({ detail: `The server answered ${response.status}.` }))) as Partial<ProblemDocument>;
-    throw new Refused({ title: 'Not taken', status: response.status, detail: problem.detail ?? `${file.name} was not accepted (${response.status}).` });
+    const problem = (await response
+      .json()
+      .catch(() => ({ detail: `The server answered ${response.status}.` }))) as Partial<ProblemDocument>;
+    throw new Refused({
+      title: 'Not taken',
+      status: response.status,
+      detail: problem.detail ?? `${file.name} was not accepted (${response.status}).`,
+    });
   }
   return (await response.json()) as Schemas['PhotographView'];
 }

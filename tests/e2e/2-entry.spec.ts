@@ -1,0 +1,154 @@
+import { expect, test } from '@playwright/test';
+import { atTheBench, newCase, recorded, saved, shop, viewOf } from './bench';
+
+test.beforeEach(async ({ page }) => atTheBench(page, 'R. Test'));
+
+test('a bad entry stays in its cell with the reason, and Enter takes the offer', async ({ page, request }) => {
+  const { id } = await newCase(request, 'Bad entries');
+  await page.goto(`${shop()}/case/${id}/bench?at=A1-E1`);
+  await page.getByLabel('Sheet', { exact: true }).click();
+  await page.getByTitle('Heights, lift and room').click();
+  await page.getByLabel('1E lash: empty').click();
+  await page.keyboard.type('16');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('16 thou (0.016 in)?');
+  await expect(page.getByLabel('1E lash', { exact: true })).toHaveValue('16');
+  await expect(page.getByLabel('1E lash', { exact: true })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await expect(page.getByLabel('1E lash: 0.016')).toBeVisible();
+
+  await page.getByLabel('1E installed height: empty').click();
+  await page.keyboard.type('1.8.0');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('two decimal points');
+  await expect(page.getByText('1 not accepted, still in its place')).toBeVisible();
+  // It does not block the next entry, and outlives a reload.
+  await page.getByLabel('3E installed height: empty').click();
+  await page.keyboard.type('1.795');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('3E installed height: 1.795')).toBeVisible();
+  await page.reload();
+  await page.getByLabel('Sheet', { exact: true }).click();
+  await page.getByTitle('Heights, lift and room').click();
+  await expect(page.getByLabel('1E installed height: 1.8.0')).toBeVisible();
+  await page.getByLabel('1E installed height: 1.8.0').click();
+  await page.getByLabel('1E installed height', { exact: true }).fill('1.800');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await expect(page.getByLabel('1E installed height: 1.800')).toBeVisible();
+});
+
+test('entries made without a line are kept, survive, and are sent later', async ({ page, request, context }) => {
+  const { id } = await newCase(request, 'Lost connection');
+  await page.goto(`${shop()}/case/${id}/bench?at=A1-E1`);
+  await page.getByLabel('1E free height', { exact: true }).waitFor();
+  await context.setOffline(true);
+  for (const text of ['2.050', '', '', '1.140']) {
+    await page.keyboard.type(text);
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.getByText('2 entries kept here, no line')).toBeVisible();
+  await expect(page.getByLabel('1E free height: 2.050')).toBeVisible();
+  // Taken back while there is no line: nothing of it may arrive as standing.
+  await page.getByLabel('1E outside diameter', { exact: true }).pressSequentially('1.500');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /Undo: 1E outside dia/ }).click();
+  expect((await viewOf(request, id)).entries).toEqual([]);
+  await context.setOffline(false);
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('1E bind height: 1.140')).toBeVisible();
+  await expect(page.getByLabel('1E outside diameter: empty')).toBeVisible();
+});
+
+test('what was entered without a line outlives the page', async ({ page, request, context }) => {
+  const { id } = await newCase(request, 'Closed too early');
+  await page.goto(`${shop()}/case/${id}/bench?at=A1-E1`);
+  await page.getByLabel('1E free height', { exact: true }).waitFor();
+  await context.setOffline(true);
+  await page.keyboard.type('2.044');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('1 entry kept here, no line')).toBeVisible();
+  await page.close();
+  await context.setOffline(false);
+  const later = await context.newPage();
+  await later.goto(`${shop()}/case/${id}/bench?at=A1-E1`);
+  await expect(later.getByText(/All entries saved/)).toBeVisible();
+  await expect.poll(async () => (await viewOf(request, id)).entries.length).toBe(1);
+});
+
+test('two windows on one cell settle it in place', async ({ page, request, context }) => {
+  const { id } = await newCase(request, 'Two windows');
+  const address = `${shop()}/case/${id}/bench?at=A1-E1`;
+  await page.goto(address);
+  await page.getByLabel('1E free height', { exact: true }).waitFor();
+  const other = await context.newPage();
+  await atTheBench(other, 'Other hand');
+  await other.goto(address);
+  await other.getByLabel('1E free height', { exact: true }).waitFor();
+  await other.keyboard.type('2.060');
+  await other.keyboard.press('Enter');
+  await saved(other);
+  await page.getByLabel('1E free height', { exact: true }).pressSequentially('2.010');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('Other hand entered 2.060 meanwhile; yours is 2.010');
+  await page.getByRole('button', { name: 'Put mine in place' }).click();
+  await saved(page);
+  await expect.poll(async () => (await viewOf(request, id)).entries[0]?.shown).toBe('2.010');
+  const entries = await recorded(request, id);
+  expect(entries.map((entry) => entry.data?.text)).toEqual(['2.060', '2.010']);
+});
+
+test('undo takes back the last entry and says which', async ({ page, request }) => {
+  const { id } = await newCase(request, 'Undo');
+  await page.goto(`${shop()}/case/${id}/teardown?at=A1-E1`);
+  await expect(page.getByLabel('part', { exact: true })).toBeFocused();
+  await page.keyboard.press('v');
+  await page.keyboard.type('mush');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('2');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /Undo: 1E valve, tip mushroomed or peened, 2/ })).toBeVisible();
+  await expect(page.getByRole('complementary', { name: 'Recorded here' })).toContainText('tip mushroomed');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('complementary', { name: 'Recorded here' })).not.toContainText('tip mushroomed');
+  await saved(page);
+  const entries = await recorded(request, id);
+  expect(entries.map((entry) => entry.kind)).toEqual(['finding', 'withdrawal']);
+});
+
+test('a 32-valve engine is walked and cleared by keyboard', async ({ page, request }) => {
+  const { id } = await newCase(request, 'Thirty-two', { layout: 'vee', drive: 'bucket', cylinders: 8 });
+  await page.goto(`${shop()}/case/${id}/teardown`);
+  await expect(page.getByRole('gridcell')).toHaveCount(32);
+  await expect(page.getByLabel('part', { exact: true })).toBeFocused();
+  for (let i = 0; i < 32; i++) await page.keyboard.press('Shift+Digit0');
+  await expect(page.getByText('32 of 32')).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'All entries saved' })).toBeVisible({ timeout: 60_000 });
+  const view = await viewOf(request, id);
+  expect(view.steps.find((step) => step.code === 'teardown')?.done).toBe(1);
+  await page.getByRole('gridcell', { name: /^1E1,/ }).focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('gridcell', { name: /^1E2,.*chosen/ })).toBeFocused();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('gridcell', { name: /^1I2,.*chosen/ })).toBeFocused();
+});
+
+test('files that are not what they should be are refused in words', async ({ page, request }, info) => {
+  const { id } = await newCase(request, 'Bad files');
+  await page.goto(`${shop()}/`);
+  const give = async (name: string, content: string): Promise<void> => {
+    await page.locator('input[type=file]').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
+  };
+  await give('springs.csv', 'station,height\n1E,1.8\n');
+  await expect(page.getByRole('alert')).toContainText('springs.csv is not JSON');
+  await page.keyboard.press('Escape');
+  await give('old.json', '{"format": "mute-tapper-case", "version": 0}');
+  await expect(page.getByRole('alert')).toContainText('version 0');
+  await page.keyboard.press('Escape');
+  await page.goto(`${shop()}/case/${id}/teardown?at=A1-E1`);
+  await page.locator('input[type=file]').setInputFiles({ name: 'notes.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a picture') });
+  await expect(page.getByRole('alert')).toContainText('notes.jpg is not a picture that is accepted here');
+  expect(info.errors).toEqual([]);
+});

@@ -1,0 +1,61 @@
+import { expect, type APIRequestContext, type Page } from '@playwright/test';
+import { randomBytes } from 'node:crypto';
+import type { components } from '../../web/src/shared/api-types';
+
+type CaseView = components['schemas']['CaseView'];
+
+export const shop = (): string => process.env['SHOP'] ?? '';
+export const otherShop = (): string => process.env['OTHER_SHOP'] ?? '';
+
+/** A UUIDv7, as the screens make them. */
+export function uuid(): string {
+  const hex =
+    Date.now().toString(16).padStart(12, '0') +
+    '7' +
+    randomBytes(2).toString('hex').slice(1) +
+    '8' +
+    randomBytes(8).toString('hex').slice(1);
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
+}
+
+interface Case {
+  id: string;
+  engine: Record<string, unknown>;
+}
+
+/** A case made by way of the API, for tests that begin in the middle of the work. */
+export async function newCase(
+  request: APIRequestContext,
+  name: string,
+  engine: Record<string, unknown> = { layout: 'vee', drive: 'pushrod', cylinders: 8, rockerRatio: 1.5 },
+): Promise<Case> {
+  const id = uuid();
+  const response = await request.post(`${shop()}/api/cases`, { data: { id, name, by: 'tests', engine } });
+  expect(response.status()).toBe(201);
+  return { id, engine };
+}
+
+export async function atTheBench(page: Page, name: string): Promise<void> {
+  await page.addInitScript((person) => localStorage.setItem('mute-tapper.person', person), name);
+}
+
+export const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'All entries saved' })).toBeVisible();
+
+/** Types a reading into the live cell and goes on with Enter. */
+export async function reading(page: Page, cell: string, text: string): Promise<void> {
+  await page.getByLabel(cell, { exact: true }).pressSequentially(text);
+  await page.keyboard.press('Enter');
+}
+
+/** The case as the server has it. */
+export async function viewOf(request: APIRequestContext, id: string): Promise<CaseView> {
+  return (await (await request.get(`${shop()}/api/cases/${id}`)).json()) as CaseView;
+}
+
+/** Every entry ever recorded, from the open file. */
+export async function recorded(request: APIRequestContext, id: string): Promise<{ kind: string; data: { text?: string } | null }[]> {
+  const document = (await (await request.get(`${shop()}/api/cases/${id}/case.json`)).json()) as {
+    entries: { kind: string; data: { text?: string } | null }[];
+  };
+  return document.entries;
+}
