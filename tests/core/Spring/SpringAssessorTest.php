@@ -106,8 +106,9 @@ final class SpringAssessorTest extends TestCase
         self::assertSame(Verdict::NotMeasured, self::sheet($example)->margin('A1-E1', 'load_from_middle')?->verdict, 'An intake is not of the set.');
         $example->measures('B1-E1', C::SeatLoad, '80', '1.800');
         $weak = self::sheet($example)->margin('B1-E1', 'load_from_middle');
-        self::assertEqualsWithDelta(100 * (80 - 119) / 119, null === $weak ? 0.0 : $weak->value()?->si, 1e-9);
-        self::assertSame(Verdict::Outside, $weak?->verdict);
+        self::assertNotNull($weak);
+        self::assertEqualsWithDelta(100 * (80 - 119) / 119, $weak->value()?->si, 1e-9);
+        self::assertSame(Verdict::Outside, $weak->verdict);
     }
 
     /** One tester reads everything high or low alike: that error must not make springs look unlike. */

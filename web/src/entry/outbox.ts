@@ -21,6 +21,8 @@ interface Schema extends DBSchema {
 }
 
 const RETRY_AFTER = 2500;
+/** Arrivals are shown together this often, so that a long queue does not redraw the screen for each. */
+const SHOW_EVERY = 80;
 
 let database: Promise<IDBPDatabase<Schema>> | null = null;
 
@@ -49,10 +51,12 @@ export class Outbox {
   private timer: ReturnType<typeof setTimeout> | null = null;
   private running = false;
   private order = 0;
+  private arrived: { entry: EntryView; revision: number }[] = [];
+  private shownAt = 0;
 
   constructor(
     readonly caseId: string,
-    private readonly onStored: (entry: EntryView, revision: number) => void,
+    private readonly onStored: (entries: readonly EntryView[], revision: number) => void,
     private readonly send: Send = sendToServer,
   ) {
     window.addEventListener('online', this.onLine);
@@ -75,10 +79,11 @@ export class Outbox {
     void this.flush();
   }
 
-  async add(entry: EntryInput): Promise<void> {
-    const one: Outgoing = { order: ++this.order, caseId: this.caseId, entry, state: 'waiting' };
-    this.set({ outgoing: [...this.state.outgoing, one] });
-    await (await open()).put('outgoing', one);
+  async add(...entries: readonly EntryInput[]): Promise<void> {
+    const added = entries.map((entry): Outgoing => ({ order: ++this.order, caseId: this.caseId, entry, state: 'waiting' }));
+    this.set({ outgoing: [...this.state.outgoing, ...added] });
+    const transaction = (await open()).transaction('outgoing', 'readwrite');
+    await Promise.all([...added.map((one) => transaction.store.put(one)), transaction.done]);
     void this.flush();
   }
 
@@ -97,8 +102,10 @@ export class Outbox {
     try {
       for (let one = this.next(); one !== undefined; one = this.next()) {
         if (!(await this.sendOne(one))) break;
+        if (Date.now() - this.shownAt > SHOW_EVERY) this.showArrived();
       }
     } finally {
+      this.showArrived();
       this.running = false;
     }
   }
@@ -109,15 +116,26 @@ export class Outbox {
   }
 
   private next(): Outgoing | undefined {
-    return this.state.outgoing.find((one) => one.state === 'waiting');
+    const gone = new Set(this.arrived.map((one) => one.entry.id));
+    return this.state.outgoing.find((one) => one.state === 'waiting' && !gone.has(one.entry.id));
+  }
+
+  private showArrived(): void {
+    const last = this.arrived.at(-1);
+    if (last === undefined) return;
+    const entries = this.arrived.map((one) => one.entry);
+    const gone = new Set(entries.map((entry) => entry.id));
+    this.arrived = [];
+    this.shownAt = Date.now();
+    this.onStored(entries, last.revision);
+    this.set({ outgoing: this.state.outgoing.filter((one) => !gone.has(one.entry.id)), line: 'up', savedAt: new Date() });
   }
 
   /** Whether sending may go on. */
   private async sendOne(one: Outgoing): Promise<boolean> {
     try {
       const stored = await this.send(this.caseId, one.entry);
-      this.onStored(stored.entry, stored.revision);
-      this.set({ outgoing: this.state.outgoing.filter((other) => other.entry.id !== one.entry.id), line: 'up', savedAt: new Date() });
+      this.arrived.push(stored);
       await (await open()).delete('outgoing', one.entry.id);
       return true;
     } catch (error) {

@@ -19,7 +19,9 @@ export interface Bench {
   view: CaseView;
   slots: Slots;
   outbox: OutboxState;
-  record: (kind: EntryInput['kind'], slot: SlotAddress, data: EntryInput['data'], words: string, reason?: EntryInput['reason']) => void;
+  record: (kind: EntryInput['kind'], slot: SlotAddress, data: EntryInput['data'], words: string) => void;
+  /** The same for several slots in one stroke; each stays an entry of its own. */
+  recordAll: (kind: EntryInput['kind'], list: readonly { slot: SlotAddress; data: EntryInput['data']; words: string }[]) => void;
   withdraw: (slot: SlotAddress, words: string) => void;
   drop: (entryId: string) => void;
   undo: () => void;
@@ -35,6 +37,7 @@ export function useBench(): Bench {
 }
 
 const REFRESH_AFTER = 250;
+const UNDOABLE = 200;
 
 /** Keeps the outbox of a case and lays it over what the server sent. */
 export function BenchProvider({ view, children }: { view: CaseView; children: ReactNode }) {
@@ -44,10 +47,20 @@ export function BenchProvider({ view, children }: { view: CaseView; children: Re
 
   const outboxObject = useMemo(
     () =>
-      new Outbox(view.id, (entry, revision) => {
-        void queries.cancelQueries({ queryKey: caseKey(view.id) }); // an answer on its way may not know this entry
+      new Outbox(view.id, (entries, revision) => {
+        void queries.cancelQueries({ queryKey: caseKey(view.id) }); // an answer on its way may not know these entries
+        const filled = new Set(entries.map(slotKey));
         queries.setQueryData<CaseView>(caseKey(view.id), (old) =>
-          old === undefined ? old : { ...old, revision, entries: [...old.entries.filter((one) => slotKey(one) !== slotKey(entry)), entry] },
+          old === undefined
+            ? old
+            : {
+                ...old,
+                revision,
+                entries: [
+                  ...old.entries.filter((one) => !filled.has(slotKey(one))),
+                  ...new Map(entries.map((one) => [slotKey(one), one])).values(),
+                ],
+              },
         );
         if (refresh.current !== null) clearTimeout(refresh.current);
         refresh.current = setTimeout(() => void queries.invalidateQueries({ queryKey: caseKey(view.id) }), REFRESH_AFTER);
@@ -67,37 +80,57 @@ export function BenchProvider({ view, children }: { view: CaseView; children: Re
     latest.current = slots;
   }, [slots]);
 
-  const post = useCallback(
-    (kind: EntryInput['kind'], slot: SlotAddress, data: EntryInput['data'], reason: EntryInput['reason']): string => {
-      const state = latest.current.get(slot);
-      if (state.outgoing !== null && state.outgoing.state !== 'waiting') void outboxObject.drop(state.outgoing.entry.id);
-      const contested = state.outgoing?.state === 'contested' ? state.outgoing.problem?.current : undefined;
-      const entry: EntryInput = {
-        id: uuidv7(),
-        kind,
-        slot: { place: slot.place, part: slot.part, item: slot.item, index: slot.index ?? null },
-        supersedes: contested?.id ?? state.headId,
-        by: person() || 'not named',
-        at: new Date().toISOString(),
-        data,
-        ...(reason === undefined ? {} : { reason }),
-      };
-      void outboxObject.add(entry);
+  const postAll = useCallback(
+    (
+      kind: EntryInput['kind'],
+      list: readonly { slot: SlotAddress; data: EntryInput['data']; reason: EntryInput['reason'] }[],
+    ): EntryInput[] => {
+      const entries = list.map(({ slot, data, reason }): EntryInput => {
+        const state = latest.current.get(slot);
+        if (state.outgoing !== null && state.outgoing.state !== 'waiting') void outboxObject.drop(state.outgoing.entry.id);
+        const contested = state.outgoing?.state === 'contested' ? state.outgoing.problem?.current : undefined;
+        return {
+          id: uuidv7(),
+          kind,
+          slot: { place: slot.place, part: slot.part, item: slot.item, index: slot.index ?? null },
+          supersedes: contested?.id ?? state.headId,
+          by: person() || 'not named',
+          at: new Date().toISOString(),
+          data,
+          ...(reason === undefined ? {} : { reason }),
+        };
+      });
+      void outboxObject.add(...entries);
       latest.current = new Slots(view.entries, outboxObject.snapshot().outgoing);
-      return entry.id;
+      return entries;
     },
     [outboxObject, view.entries],
   );
-
-  const record = useCallback<Bench['record']>(
-    (kind, slot, data, words, reason) => {
-      const state = latest.current.get(slot);
-      const why = state.headId === null ? undefined : (reason ?? (kind === 'finding' || kind === 'look' ? 'seen again' : 're-measured'));
-      const entryId = post(kind, slot, data, why);
-      setUndoStack((stack) => [...stack.slice(-49), { entryId, slot, before: state.entry, words }]);
-    },
-    [post],
+  const post = useCallback(
+    (kind: EntryInput['kind'], slot: SlotAddress, data: EntryInput['data'], reason: EntryInput['reason']): string =>
+      postAll(kind, [{ slot, data, reason }])[0]?.id ?? '',
+    [postAll],
   );
+
+  const recordAll = useCallback<Bench['recordAll']>(
+    (kind, list) => {
+      const before = list.map(({ slot }) => latest.current.get(slot));
+      const why = kind === 'finding' || kind === 'look' ? 'seen again' : 're-measured';
+      const entries = postAll(
+        kind,
+        list.map(({ slot, data }, i) => ({ slot, data, reason: before[i]?.headId == null ? undefined : why })),
+      );
+      const undoable = list.map(({ slot, words }, i): Undoable => ({
+        entryId: entries[i]?.id ?? '',
+        slot,
+        before: before[i]?.entry ?? null,
+        words,
+      }));
+      setUndoStack((stack) => [...stack, ...undoable].slice(-UNDOABLE));
+    },
+    [postAll],
+  );
+  const record = useCallback<Bench['record']>((kind, slot, data, words) => recordAll(kind, [{ slot, data, words }]), [recordAll]);
 
   const withdraw = useCallback<Bench['withdraw']>(
     (slot, words) => {
@@ -105,7 +138,7 @@ export function BenchProvider({ view, children }: { view: CaseView; children: Re
       if (state.outgoing !== null && state.outgoing.state !== 'waiting') void outboxObject.drop(state.outgoing.entry.id);
       if (state.entry === null) return;
       const entryId = post('withdrawal', slot, {}, 'mistyped');
-      setUndoStack((stack) => [...stack.slice(-49), { entryId, slot, before: state.entry, words }]);
+      setUndoStack((stack) => [...stack.slice(1 - UNDOABLE), { entryId, slot, before: state.entry, words }]);
     },
     [outboxObject, post],
   );
@@ -130,12 +163,13 @@ export function BenchProvider({ view, children }: { view: CaseView; children: Re
       slots,
       outbox,
       record,
+      recordAll,
       withdraw,
       drop: (entryId) => void outboxObject.drop(entryId),
       undo,
       undoable: undoStack.at(-1)?.words ?? null,
     }),
-    [view, slots, outbox, record, withdraw, outboxObject, undo, undoStack],
+    [view, slots, outbox, record, recordAll, withdraw, outboxObject, undo, undoStack],
   );
   return <BenchContext value={bench}>{children}</BenchContext>;
 }

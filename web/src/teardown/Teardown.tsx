@@ -20,7 +20,7 @@ type Slot = 'part' | 'sign' | 'severity';
 
 /** Step 3: station by station, part by part: what is there, and what is firmly not there. */
 export default function Teardown() {
-  const { view, slots, record, withdraw } = useBench();
+  const { view, slots, record, recordAll, withdraw } = useBench();
   const catalogue = useCatalogue();
   const [chosen, choose] = useChosen();
   const [site, setSite] = useState<Site>('station');
@@ -96,10 +96,14 @@ export default function Teardown() {
 
   const label = placeLabel(view, place);
   const nothingOn = (codes: readonly string[]): void => {
-    for (const code of codes) {
-      const name = parts.find((one) => one.code === code)?.label ?? code;
-      record('look', { place, part: code, item: 'look' }, { state }, `${label} ${name}, nothing there`);
-    }
+    recordAll(
+      'look',
+      codes.map((code) => ({
+        slot: { place, part: code, item: 'look' },
+        data: { state },
+        words: `${label} ${parts.find((one) => one.code === code)?.label ?? code}, nothing there`,
+      })),
+    );
     next(codes);
   };
   const rest = (): void => nothingOn(parts.filter((one) => slots.worst(place, one.code) === null).map((one) => one.code));
