@@ -14,7 +14,9 @@ require dirname(__DIR__).'/vendor/autoload.php';
 require __DIR__.'/Harness.php';
 require __DIR__.'/FullCase.php';
 
-printf("PHP %s, JIT %s, pcov %s\n", PHP_VERSION, (opcache_get_status(false)['jit']['on'] ?? false) ? 'on' : 'off', ini_get('pcov.enabled') ? 'on' : 'off');
+$status = function_exists('opcache_get_status') ? opcache_get_status(false) : false;
+$jit = is_array($status) && is_array($status['jit'] ?? null) && ($status['jit']['on'] ?? false) === true;
+printf("PHP %s, JIT %s, pcov %s\n", PHP_VERSION, $jit ? 'on' : 'off', ini_get('pcov.enabled') === '1' ? 'on' : 'off');
 $knowledge = FullCase::knowledge();
 $full = FullCase::of(1);
 $doubled = FullCase::of(2);

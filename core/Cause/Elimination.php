@@ -16,8 +16,12 @@ final class Elimination
     private array $constants = [];
     /** @var array<int, array<int, list<float>>> */
     private array $messages = [];
-    /** @var array<int, array<int, list<float>>> */
+    /** @var array<string, array<int, array<int, list<float>>>> messages by factor and transformation, step, causes */
+    private array $transformed = [];
+    /** @var array<int, array<int, list<float>>> tables as the factors give them */
     private array $tables = [];
+    /** @var array<int, array<int, list<float>>> the same raised to the power */
+    private array $powered = [];
     /** @var array<int, int> the step in which each factor is multiplied */
     private array $stepOf = [];
     private int $width = 0;
@@ -37,17 +41,52 @@ final class Elimination
     /** The likelihood with the given causes at work. */
     public function likelihood(int $causes): float
     {
-        return $this->total($causes, null, []);
+        $total = 1.0;
+        foreach ($this->constants as $factor) {
+            $total *= $this->poweredTable($factor, $causes)[0];
+        }
+        foreach ($this->steps as $s => $plan) {
+            $message = $this->messages[$s][$causes & $plan['causes']] ??= $this->message($s, $causes, null, null, []);
+            if ($plan['next'] === null) {
+                $total *= $message[0];
+            }
+        }
+
+        return $total;
     }
 
     /**
-     * The likelihood with one factor's table replaced.
+     * The likelihood with one factor's table transformed. What a step yields is kept under the name of the transformation,
+     * which must therefore always mean the same.
      *
-     * @param list<float> $table
+     * @param \Closure(list<float>): list<float> $transform
      */
-    public function likelihoodWith(int $causes, int $factor, array $table): float
+    public function likelihoodWith(int $causes, int $factor, string $name, \Closure $transform): float
     {
-        return $this->total($causes, $factor, $table);
+        $total = 1.0;
+        foreach ($this->constants as $constant) {
+            $table = $this->poweredTable($constant, $causes);
+            $total *= ($constant === $factor ? $transform($this->table($factor, $causes)) : $table)[0];
+        }
+        $changed = [];
+        for ($step = $this->stepOf[$factor] ?? null; $step !== null; $step = $this->steps[$step]['next']) {
+            $changed[$step] = true;
+        }
+        $kept = &$this->transformed[$factor.' '.$name];
+        $kept ??= [];
+        foreach ($this->steps as $s => $plan) {
+            $key = $causes & $plan['causes'];
+            if (isset($changed[$s])) {
+                $message = $kept[$s][$key] ??= $this->message($s, $causes, $factor, $transform, $kept);
+            } else {
+                $message = $this->messages[$s][$key] ??= $this->message($s, $causes, null, null, []);
+            }
+            if ($plan['next'] === null) {
+                $total *= $message[0];
+            }
+        }
+
+        return $total;
     }
 
     /** @return list<float> */
@@ -63,7 +102,8 @@ final class Elimination
     {
         $powered = clone $this;
         $powered->messages = [];
-        $powered->tables = [];
+        $powered->transformed = [];
+        $powered->powered = [];
         $powered->power = $power;
 
         return $powered;
@@ -79,59 +119,31 @@ final class Elimination
         }
         $key = $causes & $this->factors[$factor]->causes;
 
-        return $this->tables[$factor][$key] ??= array_map(fn (float $f): float => $f ** $this->power, ($this->factors[$factor]->table)($key));
-    }
-
-    /** @param list<float> $table */
-    private function total(int $causes, ?int $replaced, array $table): float
-    {
-        $total = 1.0;
-        foreach ($this->constants as $factor) {
-            $total *= $factor === $replaced ? $table[0] : $this->poweredTable($factor, $causes)[0];
-        }
-        $changed = [];
-        $step = $replaced === null ? null : ($this->stepOf[$replaced] ?? null);
-        while ($step !== null) {
-            $changed[$step] = true;
-            $step = $this->steps[$step]['next'];
-        }
-        $fresh = [];
-        foreach ($this->steps as $s => $plan) {
-            $key = $causes & $plan['causes'];
-            if (!isset($changed[$s])) {
-                $message = $this->messages[$s][$key] ??= $this->message($s, $causes, null, [], []);
-            } else {
-                $message = $fresh[$s] = $this->message($s, $causes, $replaced, $table, $fresh);
-            }
-            if ($plan['next'] === null) {
-                $total *= $message[0];
-            }
-        }
-
-        return $total;
+        return $this->powered[$factor][$key] ??= array_map(fn (float $f): float => $f ** $this->power, $this->table($factor, $causes));
     }
 
     /**
      * Product of a step's tables, summed over its event.
      *
-     * @param list<float> $table
-     * @param array<int, list<float>> $fresh
+     * @param (\Closure(list<float>): list<float>)|null $transform
+     * @param array<int, array<int, list<float>>> $transformed messages that replace the plain ones, by step and causes
      *
      * @return list<float>
      */
-    private function message(int $s, int $causes, ?int $replaced, array $table, array $fresh): array
+    private function message(int $s, int $causes, ?int $factorChanged, ?\Closure $transform, array $transformed): array
     {
         $plan = $this->steps[$s];
         $product = array_fill(0, $plan['size'], 1.0);
         $m = 0;
         foreach ($plan['factors'] as $factor) {
-            $values = $factor === $replaced ? $table : $this->poweredTable($factor, $causes);
+            $values = $factor === $factorChanged && $transform !== null ? $transform($this->table($factor, $causes)) : $this->poweredTable($factor, $causes);
             foreach ($plan['maps'][$m++] as $i => $j) {
                 $product[$i] *= $values[$j];
             }
         }
         foreach ($plan['steps'] as $step) {
-            $values = $fresh[$step] ?? $this->messages[$step][$causes & $this->steps[$step]['causes']];
+            $stepKey = $causes & $this->steps[$step]['causes'];
+            $values = $transformed[$step][$stepKey] ?? $this->messages[$step][$stepKey];
             foreach ($plan['maps'][$m++] as $i => $j) {
                 $product[$i] *= $values[$j];
             }

@@ -60,8 +60,6 @@ final class LedgerMaker
     /** E_t[log f] for one sign: the likelihood with f^t replaced by f^t·log f, over the likelihood. */
     private function slope(Elimination $path, int $factor, float $t, int $causes): float
     {
-        $table = array_map(static fn (float $f): float => $f ** $t * log($f), $this->model->elimination->table($factor, $causes));
-
-        return $path->likelihoodWith($causes, $factor, $table) / $path->likelihood($causes);
+        return $path->likelihoodWith($causes, $factor, 'slope', static fn (array $table): array => array_map(static fn (float $f): float => $f ** $t * log($f), $table)) / $path->likelihood($causes);
     }
 }

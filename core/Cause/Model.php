@@ -75,14 +75,8 @@ final class Model
         $factor = $this->factorOfEvent[$event];
         $scope = $this->scopeOf($event);
         $bit = 1 << (int) array_search($number, $scope, true);
-        $table = $this->elimination->table($factor, $causes);
-        foreach ($table as $i => $p) {
-            if (($i & $bit) === 0) {
-                $table[$i] = 0.0;
-            }
-        }
 
-        return $this->elimination->likelihoodWith($causes, $factor, array_values($table)) / $this->elimination->likelihood($causes);
+        return $this->elimination->likelihoodWith($causes, $factor, 'on', static fn (array $table): array => array_map(static fn (int $i, float $p): float => ($i & $bit) === 0 ? 0.0 : $p, array_keys($table), $table)) / $this->elimination->likelihood($causes);
     }
 
     /** @return list<string> */

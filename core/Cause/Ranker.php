@@ -15,12 +15,18 @@ final class Ranker
     /** A member that does not raise the likelihood by this much is dropped from an explanation. */
     private const WORTH_KEEPING = 1.5;
     private const LEADER_GAIN = 10.0;
+    /** How many of the likeliest explanations the events are weighed over. */
+    private const WEIGHED = 12;
 
     /** @var array<int, float> likelihood by mask */
     private array $likelihoods = [];
 
+    /** @var array<string, int> */
+    private readonly array $masks;
+
     public function __construct(private readonly Model $model)
     {
+        $this->masks = array_combine($model->causes, array_map($model->mask(...), $model->causes));
     }
 
     public function rank(): Ranking
@@ -36,7 +42,7 @@ final class Ranker
         usort($causes, static fn (RankedCause $a, RankedCause $b): int => [$b->probability, $b->gain, $a->cause->code] <=> [$a->probability, $a->gain, $b->cause->code]);
         [$standing, $leading] = $this->judge($causes, $explanations, $unexplained, $none);
 
-        return new Ranking($causes, $standing, $leading, $explanations, $unexplained, $this->mechanisms($hypotheses), $this->model->excluded, $this->unexplainedSigns($standing, $leading));
+        return new Ranking($causes, $standing, $leading, $explanations, $unexplained, $this->mechanisms($explanations, $unexplained), $this->model->excluded, $this->unexplainedSigns($standing, $leading));
     }
 
     private function likelihood(int $mask): float
@@ -116,7 +122,7 @@ final class Ranker
     /** @param list<string> $causes */
     private function maskOf(array $causes): int
     {
-        return array_sum(array_map($this->model->mask(...), $causes));
+        return array_sum(array_map(fn (string $cause): int => $this->masks[$cause], $causes));
     }
 
     /**
@@ -174,27 +180,30 @@ final class Ranker
     }
 
     /**
-     * @param list<Hypothesis> $hypotheses
+     * Events, weighed over the reduced explanations; what stays unexplained counts as "none".
+     *
+     * @param list<array{causes: list<string>, probability: float}> $explanations
      *
      * @return array<string, float>
      */
-    private function mechanisms(array $hypotheses): array
+    private function mechanisms(array $explanations, float $unexplained): array
     {
-        usort($hypotheses, static fn (Hypothesis $a, Hypothesis $b): int => $b->mass <=> $a->mass);
-        $mechanisms = array_fill_keys($this->model->events, 0.0);
-        $covered = 0.0;
-        foreach ($hypotheses as $hypothesis) {
-            foreach ($this->model->events as $event) {
-                $mechanisms[$event] += $hypothesis->mass * $this->model->eventProbability($event, $hypothesis->mask);
+        $weighed = [[0, $unexplained]];
+        foreach (array_slice($explanations, 0, self::WEIGHED) as $explanation) {
+            $weighed[] = [$this->maskOf($explanation['causes']), $explanation['probability']];
+        }
+        $total = array_sum(array_column($weighed, 1));
+        $mechanisms = [];
+        foreach ($this->model->events as $event) {
+            $sum = 0.0;
+            foreach ($weighed as [$mask, $share]) {
+                $sum += $share * $this->model->eventProbability($event, $mask);
             }
-            $covered += $hypothesis->mass;
-            if ($covered > 0.995) {
-                break;
-            }
+            $mechanisms[$event] = $sum / $total;
         }
         arsort($mechanisms);
 
-        return array_map(static fn (float $p): float => $p / max($covered, 1e-300), $mechanisms);
+        return $mechanisms;
     }
 
     /**

@@ -103,7 +103,8 @@ final class SpringAssessorTest extends TestCase
         }
         self::assertSame(Verdict::NotMeasured, self::sheet($example)->margin('A1-E1', 'load_from_middle')?->verdict);
         $example->measures('B1-I1', C::SeatLoad, '90', '1.800');
-        self::assertSame(Verdict::NotMeasured, self::sheet($example)->margin('A1-E1', 'load_from_middle')?->verdict, 'An intake is not of the set.');
+        $alone = self::sheet($example)->margin('A1-E1', 'load_from_middle');
+        self::assertSame(Verdict::NotMeasured, $alone->verdict, 'An intake is not of the set.');
         $example->measures('B1-E1', C::SeatLoad, '80', '1.800');
         $weak = self::sheet($example)->margin('B1-E1', 'load_from_middle');
         self::assertNotNull($weak);
