@@ -133,9 +133,8 @@ enum SheetColumn: string
     public function isClaimable(): bool
     {
         return match ($this) {
-            self::InstalledHeight, self::SeatLoad, self::OpenLoad, self::BindHeight, self::FreeHeight, self::OutsideDiameter,
-            self::NetLift, self::LobeLift, self::Lash => true,
-            default => false,
+            self::Ratio, self::SealHeightFromHead, self::InnerStep => false,
+            default => true,
         };
     }
 

@@ -55,16 +55,19 @@ final class SpringAssessor
                 $this->rate($place, $coil);
                 $this->seatLoad($place, $coil, $height);
                 $margins[] = $this->travelToBind($place, $coil, $height, $lift, count($coils) > 1);
-                $margins[] = $this->loadFromClaim($place, $coil);
+                $margins[] = $this->loadFromClaim($place, $coil, SheetColumn::SeatLoad, 'load_from_claim');
+                if ($this->claimed($place, SheetColumn::OpenLoad, $coil) !== null) {
+                    $margins[] = $this->loadFromClaim($place, $coil, SheetColumn::OpenLoad, 'open_load_from_claim');
+                }
                 $margins[] = $this->loadFromMiddle($station, $coil, $middles);
-                $margins = [...$margins, ...$this->departures($place, $coil, [SheetColumn::BindHeight, SheetColumn::FreeHeight, SheetColumn::OutsideDiameter])];
+                $margins = [...$margins, ...$this->departures($place, $coil, [SheetColumn::BindHeight, SheetColumn::FreeHeight, SheetColumn::OutsideDiameter, SheetColumn::InsideDiameter])];
             }
             $margins[] = $this->retainerToSeal($place, $lift);
             $margins[] = $this->margin('spring_in_pocket', $place, null, new SpringInPocket(), [
                 'pocket_diameter' => $this->read($place, SheetColumn::PocketDiameter),
                 'outside_diameter' => $this->read($place, SheetColumn::OutsideDiameter, 'outer'),
             ]);
-            $margins = [...$margins, ...$this->departures($place, null, [SheetColumn::InstalledHeight])];
+            $margins = [...$margins, ...$this->departures($place, null, [SheetColumn::InstalledHeight, SheetColumn::Shims, SheetColumn::LobeLift, SheetColumn::Lash, SheetColumn::PocketDiameter, SheetColumn::SealHeight, SheetColumn::RetainerDepth])];
             $margins = [...$margins, ...$this->liftDeparture($place, $lift)];
         }
 
@@ -161,20 +164,20 @@ final class SpringAssessor
     }
 
     /** Loads are compared at equal heights only: at another height than the claim's, by way of the spring's own rate. */
-    private function loadFromClaim(string $place, string $coil): Margin
+    private function loadFromClaim(string $place, string $coil, SheetColumn $column, string $quantity): Margin
     {
-        $seat = $this->case->reading(SheetColumn::SeatLoad->slot($place, $coil));
-        $claim = $this->case->claim(SheetColumn::SeatLoad->slot($place, $coil));
-        $found = $seat?->height();
+        $reading = $this->case->reading($column->slot($place, $coil));
+        $claim = $this->case->claim($column->slot($place, $coil));
+        $found = $reading?->height();
         $wanted = $claim?->height();
-        $load = $seat?->given();
+        $load = $reading?->given();
         if ($found !== null && $wanted !== null && abs($found->value->si - $wanted->value->si) > self::SAME_HEIGHT) {
-            $load = $this->derive($place, 'load_at_claimed_height.'.$coil, new LoadAtHeight(), [
+            $load = $this->derive($place, $column->value.'_at_claimed_height.'.$coil, new LoadAtHeight(), [
                 'load' => $load, 'height' => $found, 'rate' => ($this->derived[$place]['rate.'.$coil] ?? null)?->asGiven(), 'wanted_height' => $wanted,
             ]);
         }
 
-        return $this->margin('load_from_claim', $place, $coil, new LoadDeparture(), ['load' => $load, 'reference' => $wanted === null ? null : $claim->given()]);
+        return $this->margin($quantity, $place, $coil, new LoadDeparture(), ['load' => $load, 'reference' => $wanted === null ? null : $claim->given()]);
     }
 
     /** @param array<string, MiddleValueOfSet> $middles */

@@ -54,7 +54,7 @@ final readonly class ReportMaker
         if (!is_dir($cache)) {
             @mkdir($cache, 0o755, true);
         }
-        $dompdf = new Dompdf(new Options(['fontDir' => $cache, 'fontCache' => $cache, 'isRemoteEnabled' => false, 'isPhpEnabled' => false, 'chroot' => [$this->projectFolder.'/assets', $cache], 'defaultPaperSize' => 'a4']));
+        $dompdf = new Dompdf(new Options(['fontDir' => $cache, 'fontCache' => $cache, 'isRemoteEnabled' => false, 'isPhpEnabled' => false, 'chroot' => [$this->projectFolder.'/assets', $cache], 'defaultPaperSize' => 'a4', 'defaultMediaType' => 'print']));
         $dompdf->loadHtml($this->html($record), 'UTF-8');
         $dompdf->render();
         $canvas = $dompdf->getCanvas();

@@ -170,6 +170,11 @@ final class CaseTest extends AppTestCase
         self::assertStringNotContainsString('Installed height too small leads', $ranking['sentence']);
     }
 
+    public function testThePageOfCalculationsIsUpToDate(): void
+    {
+        self::assertStringEqualsFile(\dirname(__DIR__, 2).'/docs/calculations.md', self::command('app:document-calculations')[1]);
+    }
+
     public function testTheOpenApiDescriptionIsUpToDate(): void
     {
         [$status, $output] = self::command('app:openapi');

@@ -135,6 +135,41 @@ test('a 32-valve engine is walked and cleared by keyboard', async ({ page, reque
   await expect(page.getByRole('gridcell', { name: /^1I2,.*chosen/ })).toBeFocused();
 });
 
+test('pictures dropped on the strip belong to the part in the entry line', async ({ page, request }) => {
+  const { id } = await newCase(request, 'Dropped pictures');
+  await page.goto(`${shop()}/case/${id}/teardown?at=A1-E1`);
+  await page.keyboard.press('r');
+  const data = await page.evaluateHandle(async () => {
+    const canvas = new OffscreenCanvas(40, 30);
+    canvas.getContext('2d')?.fillRect(0, 0, 20, 30);
+    const transfer = new DataTransfer();
+    transfer.items.add(new File([await canvas.convertToBlob({ type: 'image/png' })], 'dropped.png', { type: 'image/png' }));
+    return transfer;
+  });
+  await page.getByRole('button', { name: /Add photographs/ }).dispatchEvent('drop', { dataTransfer: data });
+  await expect(page.getByRole('img', { name: '1E retainer' })).toBeVisible();
+  await saved(page);
+  const view = await viewOf(request, id);
+  expect(view.entries.map((entry) => [entry.kind, entry.place, entry.part])).toEqual([['photograph', 'A1-E1', 'retainer']]);
+  expect(view.photographs[0]).toMatchObject({ fileName: 'dropped.png', width: 40, height: 30 });
+});
+
+test('a note and a doubt go with the finding', async ({ page, request }) => {
+  const { id } = await newCase(request, 'Notes');
+  await page.goto(`${shop()}/case/${id}/teardown?at=A1-E1`);
+  await page.keyboard.press('v');
+  await page.keyboard.type('mush');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('2');
+  await page.getByLabel('note').fill('Only on the rocker side.');
+  await page.getByLabel('How sure').click();
+  await page.getByTitle('not sure', { exact: true }).click();
+  await page.getByRole('button', { name: 'Accept, next part' }).click();
+  await expect(page.getByRole('complementary', { name: 'Recorded here' })).toContainText('not sure. Only on the rocker side.');
+  await saved(page);
+  expect((await viewOf(request, id)).entries[0]).toMatchObject({ severity: 2, sureness: 0.5, note: 'Only on the rocker side.' });
+});
+
 test('files that are not what they should be are refused in words', async ({ page, request }, info) => {
   const { id } = await newCase(request, 'Bad files');
   await page.goto(`${shop()}/`);

@@ -9,9 +9,9 @@ import { useChosen } from '../frame/useChosen';
 import type { ColumnView, MarginView } from '../shared/api';
 import { words } from '../shared/messages';
 import { useCatalogue, useSprings } from '../shared/queries';
-import { TraceDialog } from './TraceDialog';
+import { ofMargin, TraceDialog, type Subject } from './TraceDialog';
 import { useSettings } from './useSettings';
-import { columnsOf, MARGINS, type SheetName } from './columns';
+import { columnsOf, DERIVED, MARGINS, type SheetName } from './columns';
 import { SheetCell } from './SheetCell';
 import './bench.css';
 
@@ -37,7 +37,7 @@ export default function BenchPlace() {
   const coil = sheet === 'inner' ? 'inner' : 'outer';
   const [heights, setHeights] = useState<Record<string, string>>({});
   const [gauges, setGauges] = useState<Record<string, string>>({});
-  const [trace, setTrace] = useState<MarginView | null>(null);
+  const [trace, setTrace] = useState<Subject | null>(null);
   const [typing, setTyping] = useState(false);
   const grid = useRef<HTMLTableElement>(null);
 
@@ -112,6 +112,7 @@ export default function BenchPlace() {
   const unsettled = active?.outgoing && active.outgoing.state !== 'waiting' ? active.outgoing : null;
   const activeLabel = view.stations.find((one) => one.code === chosen)?.label ?? chosen;
 
+  const derivedName = (name: string): string => (sheet === 'heights' ? name : `${name}.${coil}`);
   const marginOf = (station: string, quantities: readonly string[]): MarginView | undefined => {
     const found = quantities.map((quantity) =>
       springs.data?.margins.find(
@@ -151,7 +152,7 @@ export default function BenchPlace() {
             value={direction[sheet]}
             aria-label="Where Enter goes"
             onChange={(picked) => setDirection((old) => ({ ...old, [sheet]: picked }))}
-            style={{ width: 220 }}
+            style={{ width: 250 }}
             options={(['down', 'across'] as const).map((value) => ({ value, label: words.bench.enterGoes[value] }))}
           />
           <Select
@@ -205,6 +206,12 @@ export default function BenchPlace() {
                     )}
                   </th>
                 ))}
+                {DERIVED[sheet].map((one) => (
+                  <th key={one.name} className="figure">
+                    {one.head}
+                    <small>{springs.data?.derived.find((value) => value.name === derivedName(one.name))?.value.unit}</small>
+                  </th>
+                ))}
                 {MARGINS[sheet].map((margin) => (
                   <th key={margin.head} style={{ width: 134 }}>
                     {margin.head}
@@ -235,12 +242,41 @@ export default function BenchPlace() {
                       onStep={(dr, dc) => step(station.code, one.code, dr, dc)}
                     />
                   ))}
+                  {DERIVED[sheet].map((one) => {
+                    const value = springs.data?.derived.find(
+                      (other) => other.place === station.code && other.name === derivedName(one.name),
+                    );
+                    return (
+                      <td key={one.name} className="figure derived">
+                        {value && (
+                          <button
+                            type="button"
+                            tabIndex={-1}
+                            title={value.value.shown}
+                            aria-label={`${station.label} ${one.head}: ${value.value.shown}`}
+                            onClick={() =>
+                              setTrace({
+                                place: station.code,
+                                label: station.label,
+                                title: value.title,
+                                quantity: value.name,
+                                coil: null,
+                                margin: null,
+                              })
+                            }
+                          >
+                            {value.value.figure}
+                          </button>
+                        )}
+                      </td>
+                    );
+                  })}
                   {MARGINS[sheet].map(({ quantities, head }) => {
                     const margin = marginOf(station.code, quantities);
                     return (
                       <td key={head} className="rule">
                         {margin && (
-                          <button type="button" tabIndex={-1} onClick={() => setTrace(margin)} title={margin.sentence}>
+                          <button type="button" tabIndex={-1} onClick={() => setTrace(ofMargin(margin))} title={margin.sentence}>
                             <MarginRule margin={margin} width={124} />
                           </button>
                         )}
@@ -294,7 +330,7 @@ export default function BenchPlace() {
           )}
         </footer>
       </div>
-      <TraceDialog caseId={view.id} margin={trace} onClose={() => setTrace(null)} />
+      <TraceDialog caseId={view.id} subject={trace} onClose={() => setTrace(null)} />
     </div>
   );
 }

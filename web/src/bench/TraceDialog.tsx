@@ -5,11 +5,30 @@ import { Tag } from '../draw/Tag';
 import { answer, api, type MarginView } from '../shared/api';
 import { words } from '../shared/messages';
 
-/** A margin with its reasoning, in a dialog. */
-export function TraceDialog({ caseId, margin, onClose }: { caseId: string; margin: MarginView | null; onClose: () => void }) {
+/** What a reasoning is about: a margin with its rule, or a derived value without a limit. */
+export interface Subject {
+  place: string;
+  label: string;
+  title: string;
+  quantity: string;
+  coil: string | null;
+  margin: MarginView | null;
+}
+
+export const ofMargin = (margin: MarginView): Subject => ({
+  place: margin.place,
+  label: margin.label,
+  title: margin.title,
+  quantity: margin.quantity,
+  coil: margin.coil,
+  margin,
+});
+
+/** A value with its reasoning, in a dialog. */
+export function TraceDialog({ caseId, subject, onClose }: { caseId: string; subject: Subject | null; onClose: () => void }) {
   return (
     <Modal
-      open={margin !== null}
+      open={subject !== null}
       onCancel={onClose}
       footer={null}
       width={640}
@@ -17,37 +36,42 @@ export function TraceDialog({ caseId, margin, onClose }: { caseId: string; margi
       transitionName=""
       maskTransitionName=""
     >
-      {margin && <Reasoning caseId={caseId} margin={margin} />}
+      {subject && <Reasoning caseId={caseId} subject={subject} />}
     </Modal>
   );
 }
 
 /** Formula, inputs with their origin, source; above it the rule, large. */
-export function Reasoning({ caseId, margin }: { caseId: string; margin: MarginView }) {
+export function Reasoning({ caseId, subject }: { caseId: string; subject: Subject }) {
+  const { margin } = subject;
   const trace = useQuery({
-    queryKey: ['trace', caseId, margin.place, margin.quantity, margin.coil, margin.value?.shown],
-    enabled: margin.value !== null,
+    queryKey: ['trace', caseId, subject.place, subject.quantity, subject.coil, margin?.value?.shown],
+    enabled: margin === null || margin.value !== null,
     queryFn: () =>
       answer(
         api.GET('/api/cases/{id}/springs/trace', {
           params: {
             path: { id: caseId },
-            query: { place: margin.place, quantity: margin.quantity, ...(margin.coil === null ? {} : { coil: margin.coil }) },
+            query: { place: subject.place, quantity: subject.quantity, ...(subject.coil === null ? {} : { coil: subject.coil }) },
           },
         }),
       ),
   });
-  const outside = margin.verdict === 'outside' || margin.verdict === 'outside_close';
+  const outside = margin?.verdict === 'outside' || margin?.verdict === 'outside_close';
   return (
     <div className="reasoning">
       <p className="reasoning-head">
-        <Tag label={margin.label} /> <b>{margin.title}</b>
-        <span className={outside ? 'wrong' : 'quiet'}>
-          {margin.verdictWords}, {margin.limitWords}
-        </span>
+        <Tag label={subject.label} /> <b>{subject.title}</b>
+        {margin ? (
+          <span className={outside ? 'wrong' : 'quiet'}>
+            {margin.verdictWords}, {margin.limitWords}
+          </span>
+        ) : (
+          <b className="figures">{trace.data?.result.shown}</b>
+        )}
       </p>
-      <LargeMarginRule margin={margin} />
-      <p>{margin.sentence}</p>
+      {margin && <LargeMarginRule margin={margin} />}
+      {margin && <p>{margin.sentence}</p>}
       {trace.data && (
         <>
           <h3>{words.trace.formula}</h3>

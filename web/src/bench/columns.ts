@@ -51,3 +51,16 @@ export const MARGINS: Record<SheetName, readonly { quantities: readonly string[]
     { quantities: ['spring_in_pocket'], head: 'spring in pocket' },
   ],
 };
+
+/** Values without a limit that a sheet derives. */
+export const DERIVED: Record<SheetName, readonly { name: string; head: string }[]> = {
+  outer: [
+    { name: 'rate', head: 'rate' },
+    { name: 'seat_load', head: 'load at its height' },
+  ],
+  inner: [
+    { name: 'rate', head: 'rate' },
+    { name: 'seat_load', head: 'load at its height' },
+  ],
+  heights: [{ name: 'net_lift', head: 'lift, computed' }],
+};

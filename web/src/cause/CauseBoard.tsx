@@ -9,7 +9,7 @@ import { Call } from './Call';
 import { Ledger } from './Ledger';
 import './cause.css';
 
-const percent = (share: number): string => (share < 0.005 ? 'below 1 %' : `${Math.round(share * 100)} %`);
+const percent = (share: number): string => (share < 0.005 ? 'below 1 %' : share > 0.995 ? 'above 99 %' : `${Math.round(share * 100)} %`);
 const SHOWN = 6;
 
 /** Step 8: causes ranked with the evidence for and against each, and the analyst's call beside them. */

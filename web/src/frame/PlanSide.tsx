@@ -1,4 +1,5 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { Modal } from 'antd';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { HeadPlan, type CellReading } from '../draw/HeadPlan';
 import { useBench } from '../entry/useBench';
 import { temper } from '../look/theme';
@@ -22,6 +23,17 @@ interface Props {
 export function PlanSide({ chosen, onChoose, first, children }: Props) {
   const { view, slots } = useBench();
   const [lens, setLens] = useState<Lens>(first);
+  const [large, setLarge] = useState(false);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.key === 'F2') {
+        event.preventDefault();
+        setLarge((open) => !open);
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
   const springs = useSprings(view.id, view.revision);
   const failed = useMemo(() => new Set(view.story.failed), [view.story.failed]);
 
@@ -59,13 +71,13 @@ export function PlanSide({ chosen, onChoose, first, children }: Props) {
           </button>
         ))}
       </div>
-      <div className="lens-line">
+      <button type="button" className="lens-line" onClick={() => setLarge(true)} title={words.lens.large}>
         <span>
           {line}
           {limit === undefined ? '' : `, ${limit}`}
         </span>
         <span>{words.lens.known(known, view.plan.cells.length)}</span>
-      </div>
+      </button>
       <HeadPlan
         plan={view.plan}
         reading={reading}
@@ -75,6 +87,20 @@ export function PlanSide({ chosen, onChoose, first, children }: Props) {
         label={`${line}, ${view.engine.summary}`}
       />
       {children}
+      <Modal
+        open={large}
+        onCancel={() => setLarge(false)}
+        footer={null}
+        width={620}
+        title={line}
+        transitionName=""
+        maskTransitionName=""
+        centered
+      >
+        <div className="plan-large">
+          <HeadPlan plan={view.plan} reading={reading} failed={failed} chosen={chosen} onChoose={onChoose} label={`${line}, full size`} />
+        </div>
+      </Modal>
       <div className="plan-foot">
         <span>
           <svg width="14" height="14" aria-hidden="true">

@@ -57,7 +57,7 @@ export default function NewCase() {
   return (
     <div className="place">
       <header className="head-row">
-        <Link to="/" aria-label={words.newCase.back}>
+        <Link to="/" aria-label={words.newCase.back} style={{ display: 'flex' }}>
           <Wordmark />
         </Link>
         <span className="spring" />
@@ -68,7 +68,7 @@ export default function NewCase() {
           {plan.data && (
             <HeadPlan
               plan={plan.data.plan}
-              reading={(cell) => ({ figure: cell.name, spoken: cell.label })}
+              reading={(cell) => ({ figure: cell.letter === null ? cell.name : '', spoken: cell.label })}
               failed={NONE}
               label={plan.data.engine.summary}
             />

@@ -58,6 +58,7 @@ export const words = {
     signs: 'signs',
     seatLoad: 'seat load',
     travel: 'travel to bind',
+    large: 'Open the plan full size, key F2',
     lookedLine: 'Stations looked at',
     signsLine: 'Signs, worst at each station',
     seatLoadLine: 'Bench seat load, % from middle',
@@ -109,6 +110,11 @@ export const words = {
     found: 'Recorded here',
     takeBack: 'take back',
     note: 'note',
+    notePlaceholder: 'Note, if there is more to say',
+    sureness: 'How sure',
+    sure: 'sure',
+    fairlySure: 'fairly sure',
+    notSure: 'not sure',
     elsewhere: 'Cylinder and engine',
     photo: 'Add photographs',
     drop: 'Drop pictures here, or press to choose. They belong to',
@@ -150,7 +156,13 @@ export const words = {
     marks: { pub: 'published', practice: 'practice of the trade', own: 'own computation' } as Record<string, string>,
     close: 'Close',
   },
-  clearances: { title: 'Margins of every station', hint: 'Press a rule to see how it came about.' },
+  clearances: {
+    margins: 'Margins',
+    departures: 'Departures from the claim',
+    nothingClaimed: 'Nothing was both claimed and measured yet.',
+    title: 'Margins of every station',
+    hint: 'Press a rule to see how it came about.',
+  },
   cause: {
     title: 'Causes',
     from: (present: number, absent: number): string =>
@@ -202,6 +214,7 @@ export const words = {
     plan: [
       ['Arrows', 'nearest station in that direction'],
       ['Home', 'first station'],
+      ['F2', 'the plan full size'],
     ],
     teardown: [
       ['letter', 'in the part slot: the part with this letter'],

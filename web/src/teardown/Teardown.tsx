@@ -1,4 +1,4 @@
-import { Button } from 'antd';
+import { Button, Input, Select } from 'antd';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { nearest } from '../draw/HeadPlan';
 import { Keycap, Tag } from '../draw/Tag';
@@ -35,6 +35,8 @@ export default function Teardown() {
   const [picked, setPicked] = useState(0);
   const [sign, setSign] = useState<SignView | null>(null);
   const [severity, setSeverity] = useState<number | null>(null);
+  const [note, setNote] = useState('');
+  const [sureness, setSureness] = useState(1);
   const [cleaned, setCleaned] = useState(false);
   const state = cleaned ? ('after_cleaning' as const) : ('as_found' as const);
   const inputs = { part: useRef<HTMLInputElement>(null), sign: useRef<HTMLInputElement>(null), severity: useRef<HTMLInputElement>(null) };
@@ -65,6 +67,8 @@ export default function Teardown() {
     setPicked(0);
     setSign(null);
     setSeverity(null);
+    setNote('');
+    setSureness(1);
   };
   const goTo = (code: string | null): void => {
     clear();
@@ -112,7 +116,7 @@ export default function Teardown() {
     record(
       'finding',
       { place, part: part.code, item: sign.code },
-      { severity, state },
+      { severity, state, ...(sureness < 1 ? { sureness } : {}), ...(note.trim() === '' ? {} : { note: note.trim() }) },
       `${label} ${part.label}, ${sign.name}, ${severity}`,
     );
     next([part.code]);
@@ -362,6 +366,29 @@ export default function Teardown() {
                 </div>
               </>
             )}
+            {sign && (
+              <div className="entry-more">
+                <Input
+                  value={note}
+                  maxLength={4000}
+                  placeholder={words.teardown.notePlaceholder}
+                  aria-label={words.teardown.note}
+                  onChange={(event) => setNote(event.target.value)}
+                  onPressEnter={accept}
+                />
+                <Select
+                  value={sureness}
+                  aria-label={words.teardown.sureness}
+                  onChange={setSureness}
+                  style={{ width: 140 }}
+                  options={[
+                    { value: 1, label: words.teardown.sure },
+                    { value: 0.8, label: words.teardown.fairlySure },
+                    { value: 0.5, label: words.teardown.notSure },
+                  ]}
+                />
+              </div>
+            )}
             <div className="entry-acts">
               <Button type="primary" disabled={sign === null || severity === null} onClick={accept}>
                 {words.teardown.accept}
@@ -386,6 +413,10 @@ export default function Teardown() {
                     <small>
                       {entry.by}
                       {entry.state === 'after_cleaning' ? `, ${words.teardown.afterCleaning}` : ''}
+                      {entry.sureness !== null && entry.sureness < 1
+                        ? `, ${entry.sureness > 0.6 ? words.teardown.fairlySure : words.teardown.notSure}`
+                        : ''}
+                      {entry.note === null ? '' : `. ${entry.note}`}
                     </small>
                   </span>
                   <button type="button" className="take-back" onClick={() => withdraw(entry, `${label} ${signName(entry.item)}`)}>
