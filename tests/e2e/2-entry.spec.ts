@@ -138,6 +138,7 @@ test('a 32-valve engine is walked and cleared by keyboard', async ({ page, reque
 test('pictures dropped on the strip belong to the part in the entry line', async ({ page, request }) => {
   const { id } = await newCase(request, 'Dropped pictures');
   await page.goto(`${shop()}/case/${id}/teardown?at=A1-E1`);
+  await expect(page.getByLabel('part', { exact: true })).toBeFocused();
   await page.keyboard.press('r');
   const data = await page.evaluateHandle(async () => {
     const canvas = new OffscreenCanvas(40, 30);
@@ -157,6 +158,7 @@ test('pictures dropped on the strip belong to the part in the entry line', async
 test('a note and a doubt go with the finding', async ({ page, request }) => {
   const { id } = await newCase(request, 'Notes');
   await page.goto(`${shop()}/case/${id}/teardown?at=A1-E1`);
+  await expect(page.getByLabel('part', { exact: true })).toBeFocused();
   await page.keyboard.press('v');
   await page.keyboard.type('mush');
   await page.keyboard.press('Enter');

@@ -191,7 +191,7 @@ final class RankingTest extends TestCase
      *
      * @return array<string, Example> by the cause that must lead
      */
-    private static function archetypes(): array
+    public static function archetypes(): array
     {
         $weak = Example::bucketFour()->claims('kind-E', C::SeatLoad, '62', '1.440');
         foreach (['A1-E1' => '47', 'A2-E1' => '48', 'A3-E1' => '50', 'A4-E1' => '49'] as $place => $load) {
