@@ -68,9 +68,9 @@ enum Part: string
             self::Follower => match ($engine->drive) {
                 DriveKind::Pushrod => 'lifter',
                 DriveKind::Bucket => 'bucket',
-                DriveKind::Finger => 'pivot or element',
+                DriveKind::Finger => 'pivot',
             },
-            self::Rocker => $engine->drive === DriveKind::Finger ? 'finger or rocker' : 'rocker',
+            self::Rocker => $engine->drive === DriveKind::Finger ? 'finger' : 'rocker',
             self::Timing => 'timing drive', self::Oil => 'oil and filter', self::Tract => 'intake and exhaust tract', self::Running => 'running symptoms',
             default => str_replace('_', ' ', $this->value),
         };

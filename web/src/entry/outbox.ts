@@ -50,6 +50,7 @@ export class Outbox {
   private readonly listeners = new Set<() => void>();
   private timer: ReturnType<typeof setTimeout> | null = null;
   private running = false;
+  private closed = false;
   private order = 0;
   private arrived: { entry: EntryView; revision: number }[] = [];
   private shownAt = 0;
@@ -58,9 +59,7 @@ export class Outbox {
     readonly caseId: string,
     private readonly onStored: (entries: readonly EntryView[], revision: number) => void,
     private readonly send: Send = sendToServer,
-  ) {
-    window.addEventListener('online', this.onLine);
-  }
+  ) {}
 
   readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
@@ -71,6 +70,8 @@ export class Outbox {
 
   /** Brings back what an earlier page kept, and sends it. */
   async load(): Promise<void> {
+    this.closed = false;
+    window.addEventListener('online', this.onLine);
     const kept = await (await open()).getAllFromIndex('outgoing', 'caseId', this.caseId);
     const known = new Set(this.state.outgoing.map((one) => one.entry.id));
     const all = [...kept.filter((one) => !known.has(one.entry.id)), ...this.state.outgoing].sort((a, b) => a.order - b.order);
@@ -97,7 +98,7 @@ export class Outbox {
   };
 
   async flush(): Promise<void> {
-    if (this.running) return;
+    if (this.running || this.closed) return;
     this.running = true;
     try {
       for (let one = this.next(); one !== undefined; one = this.next()) {
@@ -110,7 +111,9 @@ export class Outbox {
     }
   }
 
+  /** Stops sending; what has not arrived stays kept. Loading opens it again. */
   dispose(): void {
+    this.closed = true;
     window.removeEventListener('online', this.onLine);
     if (this.timer !== null) clearTimeout(this.timer);
   }
@@ -146,7 +149,7 @@ export class Outbox {
       }
       this.set({ line: 'down' });
       if (this.timer !== null) clearTimeout(this.timer);
-      this.timer = setTimeout(() => void this.flush(), RETRY_AFTER);
+      if (!this.closed) this.timer = setTimeout(() => void this.flush(), RETRY_AFTER);
       return false;
     }
   }

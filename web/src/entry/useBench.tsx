@@ -153,8 +153,14 @@ export function BenchProvider({ view, children }: { view: CaseView; children: Re
       return;
     }
     if (state.headId !== last.entryId) return; // somebody went on from it
-    if (last.before === null) post('withdrawal', last.slot, {}, 'undone');
-    else post(last.before.kind, slotOf(last.before), contentOf(last.before), 'undone');
+    const { before } = last;
+    if (before === null) {
+      post('withdrawal', last.slot, {}, 'undone');
+      return;
+    }
+    // The value before stands again under a new id: what made it can still be taken back.
+    const again = post(before.kind, slotOf(before), contentOf(before), 'undone');
+    setUndoStack((stack) => stack.map((one) => (one.entryId === before.id ? { ...one, entryId: again } : one)));
   }, [outboxObject, post, undoStack]);
 
   const bench = useMemo<Bench>(

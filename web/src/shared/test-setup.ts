@@ -1,2 +1,9 @@
+import { cleanup } from '@testing-library/react';
+import { afterEach } from 'vitest';
 import '@testing-library/jest-dom/vitest';
 import 'fake-indexeddb/auto';
+
+// The drawn page of the tests has no layout to scroll.
+Element.prototype.scrollIntoView = () => undefined;
+
+afterEach(cleanup);

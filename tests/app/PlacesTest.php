@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Tests\App;
+
+use Doctrine\DBAL\Connection;
+
+/** What each place of the product reads, over HTTP. */
+final class PlacesTest extends AppTestCase
+{
+    private const SAMPLE = '01900000-0000-7000-8000-00000000aaaa';
+
+    private function import(): void
+    {
+        $this->send('POST', '/api/cases/import?by=tests', (string) file_get_contents(\dirname(__DIR__).'/core/standalone-case.json'), 201);
+    }
+
+    private static function database(): Connection
+    {
+        $connection = self::getContainer()->get('doctrine.dbal.default_connection');
+        self::assertInstanceOf(Connection::class, $connection);
+
+        return $connection;
+    }
+
+    public function testTheQueueSaysWhatCanBeDoneNow(): void
+    {
+        $this->newCase();
+        $this->import();
+        $rows = $this->send('GET', '/api/cases');
+        self::assertSame([2, 1], [self::at($rows, '0/number')->raw(), self::at($rows, '1/number')->raw()]);
+        self::assertSame('Write down the story', self::at($rows, '1/next/words')->text());
+        self::assertSame('Measure the spring of 3E', self::at($rows, '0/next/words')->text());
+        self::assertSame(3, self::at($rows, '0/worst')->get('A2-E1')->raw());
+        self::assertSame(['A2-E1'], self::at($rows, '0/failed')->words());
+    }
+
+    public function testTheQueueKeepsItsOrderAndNumbersAreNotUsedTwice(): void
+    {
+        foreach ([1, 2, 3] as $number) {
+            $id = $this->newCase();
+            self::assertSame($number, $this->send('GET', "/api/cases/$id")['number']);
+        }
+    }
+
+    public function testCreatingTheSameCaseTwiceMakesOne(): void
+    {
+        $body = ['id' => '01900000-0000-7000-8000-00000000bbbb', 'name' => 'Twice', 'by' => 'tests', 'engine' => ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4]];
+        $this->send('POST', '/api/cases', $body, 201);
+        $this->send('POST', '/api/cases', $body, 201);
+        self::assertCount(1, $this->send('GET', '/api/cases'));
+    }
+
+    public function testAnEngineIsDrawnBeforeThereIsACase(): void
+    {
+        $planned = $this->send('POST', '/api/engine/plan', ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4, 'intakeValves' => 3]);
+        self::assertSame('Inline 4, 20 valves, bucket, solid flat', self::at($planned, 'engine/summary')->text());
+        self::assertCount(20, self::at($planned, 'plan/cells')->items());
+        $problem = $this->send('POST', '/api/engine/plan', ['layout' => 'vee', 'drive' => 'bucket', 'cylinders' => 5], 422);
+        self::assertSame('/cylinders', $problem['pointer']);
+        $this->send('POST', '/api/engine/plan', ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 0], 422);
+    }
+
+    public function testTheCatalogueIsKeptByTheBrowserUntilItChanges(): void
+    {
+        $catalogue = $this->send('GET', '/api/catalogue');
+        self::assertGreaterThan(45, \count(self::at($catalogue, 'signs')->items()));
+        $this->client->request('GET', '/api/catalogue', [], [], ['HTTP_IF_NONE_MATCH' => (string) $this->client->getResponse()->headers->get('ETag')]);
+        self::assertResponseStatusCodeSame(304);
+    }
+
+    public function testAMarginComesWithItsRuleAndItsReasoning(): void
+    {
+        $this->import();
+        $margins = self::at($this->send('GET', '/api/cases/'.self::SAMPLE.'/springs'), 'margins')->items();
+        foreach ($margins as $margin) {
+            if ('A2-E1' === $margin->get('place')->text() && 'travel_to_bind' === $margin->get('quantity')->text()) {
+                self::assertSame('0.005 ± 0.002 in', $margin->get('value')->get('shown')->text());
+                self::assertSame('outside', $margin->get('verdict')->text());
+                self::assertSame('at least 0.060 in', $margin->get('limitWords')->text());
+                self::assertSame('3E travel to bind: 0.005 plus or minus 0.002 in, limit at least 0.060 in, outside', $margin->get('spoken')->text());
+                self::assertSame('Outside by 0.055 in.', $margin->get('sentence')->text());
+            }
+        }
+        $trace = $this->send('GET', '/api/cases/'.self::SAMPLE.'/springs/trace?place=A2-E1&quantity=travel_to_bind&coil=outer');
+        self::assertSame('installed height − net lift − bind height', $trace['formula']);
+        self::assertSame(['installed_height', 'net_lift', 'bind_height'], array_map(static fn ($input): string => $input->get('name')->text(), self::at($trace, 'inputs')->items()));
+        self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn ($input): float => $input->get('share')->number(), self::at($trace, 'inputs')->items())), 1e-9);
+        $this->send('GET', '/api/cases/'.self::SAMPLE.'/springs/trace?place=A1-E1&quantity=travel_to_bind', null, 404);
+    }
+
+    public function testTheUnitsOfTheCaseAreTheUnitsOfTheAnswer(): void
+    {
+        $this->import();
+        $this->send('PUT', '/api/cases/'.self::SAMPLE.'/description', ['name' => 'Metric', 'story' => ['words' => 'x', 'failed' => []], 'settings' => ['units' => 'metric', 'school' => 'close'], 'by' => 'tests'], 200, ['If-Match' => '"1"']);
+        foreach (self::at($this->send('GET', '/api/cases/'.self::SAMPLE.'/springs'), 'margins')->items() as $margin) {
+            if ('A2-E1' === $margin->get('place')->text() && 'travel_to_bind' === $margin->get('quantity')->text()) {
+                self::assertSame(['0.13 ± 0.04 mm', 'at least 1.27 mm', 'close'], [$margin->get('value')->get('shown')->text(), $margin->get('limitWords')->text(), $margin->get('school')->text()]);
+            }
+        }
+        $stored = $this->send('POST', '/api/cases/'.self::SAMPLE.'/entries', self::height('45.7', 'A1-E1'), 201);
+        self::assertSame('45.70', self::at($stored, 'entry/shown')->text());
+    }
+
+    public function testALedgerSpeaksInWordsAndPlaces(): void
+    {
+        $this->import();
+        $ledger = $this->send('GET', '/api/cases/'.self::SAMPLE.'/ledger/installed_height_small');
+        $first = self::at($ledger, 'for')->items()[0];
+        self::assertSame('installed height below the claim, 3E', $first->get('words')->text());
+        self::assertSame('bench', $first->get('step')->text());
+        self::assertStringStartsWith('×', $first->get('factor')->text());
+        self::assertEqualsWithDelta(self::at($ledger, 'start')->number() + self::at($ledger, 'evidence')->number(), self::at($ledger, 'total')->number(), 1e-9);
+        $this->send('GET', '/api/cases/'.self::SAMPLE.'/ledger/nothing', null, 404);
+        $this->send('GET', '/api/cases/'.self::SAMPLE.'/ledger/element_stuck_up', null, 404);
+    }
+
+    public function testTheRankingFollowsTheRevision(): void
+    {
+        $this->import();
+        $before = $this->send('GET', '/api/cases/'.self::SAMPLE.'/ranking');
+        $this->send('POST', '/api/cases/'.self::SAMPLE.'/entries', self::entry('finding', ['A2-E1', 'pushrod', 'pushrod_bent'], ['severity' => 3]), 201);
+        $after = $this->send('GET', '/api/cases/'.self::SAMPLE.'/ranking');
+        self::assertSame(self::at($before, 'revision')->whole(0, 99) + 1, $after['revision']);
+        self::assertSame(self::at($before, 'present')->whole(0, 99) + 1, $after['present']);
+    }
+
+    public function testCalculationsRunWithoutACase(): void
+    {
+        self::assertGreaterThan(10, \count($this->send('GET', '/api/calculations')));
+        $input = ['pocket_diameter' => ['number' => 40, 'unit' => 'mm', 'half_width' => 0.03], 'outside_diameter' => ['number' => 39.5, 'unit' => 'mm']];
+        $trace = $this->send('POST', '/api/calculations/spring-in-pocket?units=metric', $input);
+        self::assertSame('0.50 ± 0.03 mm', self::at($trace, 'result/shown')->text());
+        self::assertSame('/outside_diameter/number', $this->send('POST', '/api/calculations/spring-in-pocket', ['outside_diameter' => ['number' => 'x', 'unit' => 'mm']] + $input, 422)['pointer']);
+        $equal = ['number' => 1.8, 'unit' => 'in'];
+        $load = ['number' => 100, 'unit' => 'lbf'];
+        $problem = $this->send('POST', '/api/calculations/spring-rate-from-two-loads', ['load_seat' => $load, 'load_open' => $load, 'height_seat' => $equal, 'height_open' => $equal], 422);
+        self::assertSame('The open height must be less than the seat height.', $problem['detail']);
+        $this->send('POST', '/api/calculations/nothing', [], 404);
+    }
+
+    public function testEveryDeedLeavesItsMarkInTheSameTransaction(): void
+    {
+        $case = $this->newCase();
+        $this->send('POST', "/api/cases/$case/entries", self::height('1.800'), 201);
+        $this->send('POST', "/api/cases/$case/entries", self::height('nonsense', 'A2-E1'), 422);
+        self::assertSame(['create', 'entry reading'], self::database()->fetchFirstColumn('SELECT action FROM audit ORDER BY id'));
+        self::assertCount(1, self::database()->fetchFirstColumn('SELECT hash FROM knowledge_version'), 'The knowledge that judged an entry is kept.');
+    }
+
+    public function testTheDatabaseKeepsItsPromises(): void
+    {
+        $value = static fn (string $pragma): mixed => self::database()->executeQuery('PRAGMA '.$pragma)->fetchFirstColumn()[0];
+        self::assertEquals(1, $value('foreign_keys'));
+        self::assertEquals('wal', $value('journal_mode'));
+        self::assertEquals(2, $value('synchronous'), 'full');
+        self::assertGreaterThanOrEqual(1000, $value('busy_timeout'));
+        $this->expectException(\Doctrine\DBAL\Exception\ForeignKeyConstraintViolationException::class);
+        self::database()->executeStatement("INSERT INTO slot_head (slot_key, case_id, entry_id) VALUES ('x', 'no case', 'no entry')");
+    }
+
+    public function testTheDemoLoadsThroughTheSameDoors(): void
+    {
+        [$status, $output] = self::command('demo:load');
+        self::assertSame(0, $status, $output);
+        $rows = $this->send('GET', '/api/cases');
+        self::assertCount(3, $rows);
+        self::assertSame('Spring lost its load', self::at($rows, '2/firstEvent')->text());
+        $boundEight = self::at($rows, '1/id')->text();
+        self::assertStringStartsWith('Installed height too small leads', self::at($this->send('GET', "/api/cases/$boundEight/ranking"), 'sentence')->text());
+        self::assertStringContainsString('left out', self::command('demo:load')[1]);
+        self::assertCount(3, $this->send('GET', '/api/cases'));
+    }
+}

@@ -1,0 +1,133 @@
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { expect, test, vi } from 'vitest';
+import type { EntryView } from '../shared/api';
+import type { Outgoing } from '../entry/outbox';
+import type { SlotState } from '../entry/slots';
+import { SheetCell } from './SheetCell';
+
+const entry = (shown: string, atText: string | null = null): EntryView => ({ shown, text: shown, atText, atShown: atText }) as EntryView;
+const filled = (shown: string): SlotState => ({ headId: 'a', entry: entry(shown), outgoing: null });
+const EMPTY: SlotState = { headId: null, entry: null, outgoing: null };
+const refused = (text: string, offers: string[]): SlotState => ({
+  headId: null,
+  entry: null,
+  outgoing: {
+    state: 'refused',
+    entry: { data: { text } },
+    problem: { title: '', status: 422, detail: '', offers },
+  } as unknown as Outgoing,
+});
+
+function draw(state: SlotState, active = true) {
+  const commit = vi.fn();
+  const step = vi.fn();
+  const open = vi.fn();
+  const typing = vi.fn();
+  render(
+    <table>
+      <tbody>
+        <tr>
+          <SheetCell
+            name="1E lash"
+            state={state}
+            active={active}
+            headAt={null}
+            onOpen={open}
+            onTyping={typing}
+            onCommit={commit}
+            onStep={step}
+          />
+        </tr>
+      </tbody>
+    </table>,
+  );
+  return { commit, step, open, typing, user: userEvent.setup() };
+}
+
+test('Enter records what was typed and goes on; Shift and Enter goes back', async () => {
+  const { commit, user } = draw(EMPTY);
+  await user.keyboard('0.016{Enter}');
+  expect(commit).toHaveBeenLastCalledWith('0.016', 1);
+  await user.keyboard('0.018{Shift>}{Enter}{/Shift}');
+  expect(commit).toHaveBeenLastCalledWith('0.018', -1);
+});
+
+test('an unchanged cell records nothing and still goes on', async () => {
+  const { commit, user } = draw(filled('0.016'));
+  await user.keyboard('{Enter}');
+  expect(commit).toHaveBeenLastCalledWith(null, 1);
+  await user.keyboard('0.016{Enter}');
+  expect(commit).toHaveBeenLastCalledWith(null, 1);
+});
+
+test('Escape puts back what stood there', async () => {
+  const { commit, user } = draw(filled('0.016'));
+  await user.keyboard('9{Escape}');
+  expect(screen.getByRole('textbox')).toHaveValue('0.016');
+  await user.keyboard('{Enter}');
+  expect(commit).toHaveBeenLastCalledWith(null, 1);
+});
+
+test('emptying a cell is a wish to take the reading back', async () => {
+  const { commit, user } = draw(filled('0.016'));
+  await user.keyboard('{Backspace}{Enter}');
+  expect(commit).toHaveBeenLastCalledWith('', 1);
+});
+
+test('arrows move over the cells until something is typed', async () => {
+  const { step, user } = draw(filled('0.016'));
+  await user.keyboard('{ArrowDown}{ArrowLeft}');
+  expect(step.mock.calls).toEqual([
+    [1, 0],
+    [0, -1],
+  ]);
+  await user.keyboard('1{ArrowDown}');
+  expect(step).toHaveBeenCalledTimes(2);
+});
+
+test('Enter on a refused entry takes the first offer; a correction goes before it', async () => {
+  const { commit, user } = draw(refused('16', ['16 thou', '16 tenths']));
+  expect(screen.getByRole('textbox')).toBeInvalid();
+  await user.keyboard('{Enter}');
+  expect(commit).toHaveBeenLastCalledWith('16 thou', 1);
+  await user.keyboard('0.017{Enter}');
+  expect(commit).toHaveBeenLastCalledWith('0.017', 1);
+});
+
+test('what is being typed is told, so that nothing takes the hand away', async () => {
+  const { typing, user } = draw(EMPTY);
+  await user.keyboard('1');
+  expect(typing).toHaveBeenLastCalledWith(true);
+  await user.keyboard('{Enter}');
+  expect(typing).toHaveBeenLastCalledWith(false);
+});
+
+test('a cell that is not live opens when pressed, and says what it holds', async () => {
+  const { open, user } = draw(filled('0.016'), false);
+  await user.click(screen.getByLabelText('1E lash: 0.016'));
+  expect(open).toHaveBeenCalledOnce();
+  expect(screen.queryByRole('textbox')).toBeNull();
+});
+
+test('a load taken at another height than the head says so', () => {
+  render(
+    <table>
+      <tbody>
+        <tr>
+          <SheetCell
+            name="1E seat load"
+            state={{ headId: 'a', entry: entry('120.0', '1.790'), outgoing: null }}
+            active={false}
+            headAt="1.800"
+            onOpen={vi.fn()}
+            onTyping={vi.fn()}
+            onCommit={vi.fn()}
+            onStep={vi.fn()}
+          />
+        </tr>
+      </tbody>
+    </table>,
+  );
+  expect(screen.getByText('@1.790')).toBeInTheDocument();
+});

@@ -1,0 +1,118 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, renderHook } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { api, type CaseView, type EntryInput } from '../shared/api';
+import { BenchProvider, useBench, type Bench } from './useBench';
+
+const SLOT = { place: 'A1-E1', part: 'spring', item: 'free_height', index: 'outer' };
+let sent: EntryInput[] = [];
+interface Answer {
+  status: number;
+  body: unknown;
+}
+let answerWith: (entry: EntryInput) => Answer;
+
+const stored = (entry: EntryInput): Answer => ({
+  status: 201,
+  body: {
+    entry: { id: entry.id, kind: entry.kind, ...entry.slot, by: entry.by, ...entry.data, shown: entry.data.text ?? null },
+    revision: sent.length,
+  },
+});
+const problem = (status: number, more: object = {}): Answer => ({ status, body: { title: 'No', status, detail: 'because', ...more } });
+
+beforeEach(() => {
+  sent = [];
+  answerWith = stored;
+  vi.spyOn(api, 'GET').mockReturnValue(new Promise(() => undefined));
+  vi.spyOn(api, 'POST').mockImplementation(((_path: string, { body }: { body: EntryInput }) => {
+    sent.push(body);
+    const { status, body: answered } = answerWith(body);
+    const response = new Response(null, { status });
+    return Promise.resolve(status < 400 ? { data: answered, response } : { error: answered, response });
+  }) as never);
+});
+afterEach(() => vi.restoreAllMocks());
+
+function bench(caseId: string): { current: Bench } {
+  const queries = new QueryClient();
+  const view = { id: caseId, entries: [], revision: 0 } as unknown as CaseView;
+  queries.setQueryData(['case', caseId], view);
+  const wrapper = ({ children }: { children: ReactNode }) => (
+    <QueryClientProvider client={queries}>
+      <BenchProvider view={queries.getQueryData<CaseView>(['case', caseId]) ?? view}>{children}</BenchProvider>
+    </QueryClientProvider>
+  );
+  return renderHook(() => useBench(), { wrapper }).result;
+}
+
+const record = (result: { current: Bench }, text: string): void =>
+  act(() => result.current.record('reading', SLOT, { text }, `free height, ${text}`));
+
+test('what was typed stands at once, before the server has it', () => {
+  answerWith = () => problem(503);
+  const result = bench('at-once');
+  record(result, '2.05');
+  expect(result.current.slots.get(SLOT).entry?.shown).toBe('2.05');
+  expect(result.current.undoable).toBe('free height, 2.05');
+});
+
+test('a correction supersedes the entry before it, even while neither has arrived', async () => {
+  const result = bench('chain');
+  record(result, '2.05');
+  record(result, '2.06');
+  await expect.poll(() => sent.length).toBe(2);
+  expect(sent[0]?.supersedes).toBeNull();
+  expect(sent[1]).toMatchObject({ supersedes: sent[0]?.id, reason: 're-measured' });
+});
+
+test('undo of a first entry is a withdrawal, of a correction the value before', async () => {
+  const result = bench('undo');
+  record(result, '2.05');
+  record(result, '2.06');
+  act(() => result.current.undo());
+  act(() => result.current.undo());
+  await expect.poll(() => sent.length).toBe(4);
+  expect(sent.map((entry) => [entry.kind, entry.data.text, entry.reason])).toEqual([
+    ['reading', '2.05', undefined],
+    ['reading', '2.06', 're-measured'],
+    ['reading', '2.05', 'undone'],
+    ['withdrawal', undefined, 'undone'],
+  ]);
+});
+
+test('undo of a refused entry just drops it', async () => {
+  answerWith = () => problem(422);
+  const result = bench('refused');
+  record(result, '45');
+  await expect.poll(() => result.current.slots.get(SLOT).outgoing?.state).toBe('refused');
+  act(() => result.current.undo());
+  expect(result.current.slots.get(SLOT).outgoing).toBeNull();
+  expect(sent).toHaveLength(1);
+});
+
+test('mine in place of theirs supersedes what the server holds', async () => {
+  const theirs = { id: '01900000-0000-7000-8000-000000000777', by: 'Other', shown: '2.07' };
+  answerWith = (entry) => (entry.supersedes === theirs.id ? stored(entry) : problem(409, { current: theirs }));
+  const result = bench('contested');
+  record(result, '2.05');
+  await expect.poll(() => result.current.slots.get(SLOT).outgoing?.state).toBe('contested');
+  record(result, '2.05');
+  await expect.poll(() => sent.length).toBe(2);
+  expect(sent[1]?.supersedes).toBe(theirs.id);
+});
+
+test('many entries in one stroke are entries of their own', async () => {
+  const result = bench('stroke');
+  act(() =>
+    result.current.recordAll(
+      'look',
+      ['valve', 'spring', 'seat'].map((part) => ({ slot: { place: 'A1-E1', part, item: 'look' }, data: {}, words: part })),
+    ),
+  );
+  expect(result.current.slots.worst('A1-E1', 'seat')).toBe(0);
+  await expect.poll(() => sent.map((entry) => entry.slot.part)).toEqual(['valve', 'spring', 'seat']);
+  expect(new Set(sent.map((entry) => entry.id)).size).toBe(3);
+  expect(result.current.undoable).toBe('seat');
+});
