@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { MarginView } from '../shared/api';
 
 const MARK = {
@@ -142,7 +143,15 @@ function Scale({ margin, g }: { margin: MarginView; g: Geometry }) {
 }
 
 /** A margin in a table cell: state mark, figure, scale. The notch stands at the same x in every row. */
-export function MarginRule({ margin, width = 120, height = 28 }: { margin: MarginView; width?: number; height?: number }) {
+export const MarginRule = memo(function MarginRule({
+  margin,
+  width = 120,
+  height = 28,
+}: {
+  margin: MarginView;
+  width?: number;
+  height?: number;
+}) {
   const outside = isOutside(margin);
   const x0 = margin.side === 'within' ? 68 : 62;
   return (
@@ -169,7 +178,7 @@ export function MarginRule({ margin, width = 120, height = 28 }: { margin: Margi
       <Scale margin={margin} g={{ x0, x1: width - 3, base: height - 7, hatch: 10, bar: 4.5, notch: [9, 10], top: 4.5, serif: 6 }} />
     </svg>
   );
-}
+});
 
 /** The same drawing, large, with figures and names. */
 export function LargeMarginRule({ margin, width = 420 }: { margin: MarginView; width?: number }) {
