@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { atTheBench, newCase, recorded, saved, shop, viewOf } from './bench';
+import { atTheBench, newCase, recorded, saved, shop, uuid, viewOf } from './bench';
 
 test.beforeEach(async ({ page }) => atTheBench(page, 'R. Test'));
 
@@ -98,6 +98,33 @@ test('two windows on one cell settle it in place', async ({ page, request, conte
   await expect.poll(async () => (await viewOf(request, id)).entries[0]?.shown).toBe('2.010');
   const entries = await recorded(request, id);
   expect(entries.map((entry) => entry.data?.text)).toEqual(['2.060', '2.010']);
+});
+
+test('a finding that another hand got ahead of is settled from the head row', async ({ page, request }) => {
+  const { id } = await newCase(request, 'Two hands');
+  await page.goto(`${shop()}/case/${id}/teardown?at=A1-E1`);
+  await expect(page.getByLabel('part', { exact: true })).toBeFocused();
+  const other = {
+    id: uuid(),
+    kind: 'finding',
+    supersedes: null,
+    by: 'Other hand',
+    at: new Date().toISOString(),
+    slot: { place: 'A1-E1', part: 'valve', item: 'tip_peened', index: null },
+    data: { severity: 1 },
+  };
+  expect((await request.post(`${shop()}/api/cases/${id}/entries`, { data: other })).status()).toBe(201);
+  await page.keyboard.press('v');
+  await page.keyboard.type('mush');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('3');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: '1 not accepted, still in its place' }).click();
+  await expect(page.getByRole('dialog')).toContainText('Other hand entered 1 meanwhile; yours is 3');
+  await page.getByRole('button', { name: 'Put mine in place' }).click();
+  await page.keyboard.press('Escape');
+  await saved(page);
+  expect((await viewOf(request, id)).entries[0]).toMatchObject({ severity: 3, supersedes: other.id });
 });
 
 test('undo takes back the last entry and says which', async ({ page, request }) => {

@@ -2,6 +2,7 @@ import { Button, Spin } from 'antd';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Keycap } from '../draw/Tag';
+import { Unsettled } from '../entry/Unsettled';
 import { BenchProvider, useBench } from '../entry/useBench';
 import { Refused, type CaseView } from '../shared/api';
 import { words } from '../shared/messages';
@@ -87,7 +88,6 @@ function HeadRow({ view, step }: { view: CaseView; step: string }) {
 function Saving() {
   const { outbox } = useBench();
   const waiting = outbox.outgoing.filter((one) => one.state === 'waiting').length;
-  const unsettled = outbox.outgoing.length - waiting;
   if (waiting > 0 && outbox.line === 'down') {
     return (
       <span className="saving kept" role="status">
@@ -98,13 +98,7 @@ function Saving() {
       </span>
     );
   }
-  if (unsettled > 0) {
-    return (
-      <span className="saving kept" role="status">
-        {words.saving.refused(unsettled)}
-      </span>
-    );
-  }
+  if (waiting === 0 && outbox.outgoing.length > 0) return <Unsettled />;
   return (
     <span className="saving" role="status">
       <svg width="16" height="16" aria-hidden="true" fill="none">

@@ -9,6 +9,11 @@ export const words = {
     kept: (count: number): string => `${count} ${count === 1 ? 'entry' : 'entries'} kept here, no line`,
     refused: (count: number): string => `${count} not accepted, still in ${count === 1 ? 'its' : 'their'} place`,
   },
+  unsettled: {
+    title: 'Not accepted yet',
+    drop: 'Drop it',
+    goThere: 'go there',
+  },
   undo: (what: string): string => `Undo: ${what}`,
   keys: 'keys',
   find: 'find',

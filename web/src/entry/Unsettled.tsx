@@ -1,0 +1,64 @@
+import { Button, Modal } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { words } from '../shared/messages';
+import type { Outgoing } from './outbox';
+import { placeLabel } from './slots';
+import { useBench } from './useBench';
+
+/** Where an entry is made, for the way back to it. */
+function stepOf(one: Outgoing): string {
+  if (one.entry.kind === 'reading') return 'bench';
+  if (one.entry.kind === 'claim' || one.entry.slot.part === 'running') return 'story';
+  return 'teardown';
+}
+
+/** Entries that the server did not take, or that another window got ahead of: each with its reason and what can be done. */
+export function Unsettled() {
+  const { view, outbox, record, drop } = useBench();
+  const [open, setOpen] = useState(false);
+  const unsettled = outbox.outgoing.filter((one) => one.state !== 'waiting');
+  if (unsettled.length === 0) return null;
+  const text = (one: Outgoing): string =>
+    one.entry.data.text ?? (one.entry.data.severity === undefined ? one.entry.kind : `${one.entry.data.severity}`);
+  const close = (): void => setOpen(false);
+  return (
+    <>
+      <button type="button" className="plain saving kept" onClick={() => setOpen(true)}>
+        {words.saving.refused(unsettled.length)}
+      </button>
+      <Modal open={open} onCancel={close} footer={null} width={720} title={words.unsettled.title} transitionName="" maskTransitionName="">
+        <ul className="unsettled">
+          {unsettled.map((one) => {
+            const { slot } = one.entry;
+            const name = `${placeLabel(view, slot.place)} ${slot.item.replace('claimed.', 'claimed ').replaceAll('_', ' ')}`;
+            const theirs = one.problem?.current;
+            return (
+              <li key={one.entry.id}>
+                <b>
+                  {name}: {text(one)}
+                </b>
+                <span>
+                  {one.state === 'contested' && theirs
+                    ? words.bench.contested(theirs.by, theirs.shown ?? String(theirs.severity ?? theirs.kind), text(one))
+                    : (one.problem?.reason ?? one.problem?.detail)}
+                </span>
+                <span className="acts-row">
+                  {one.state === 'contested' && (
+                    <Button type="primary" onClick={() => record(one.entry.kind, slot, one.entry.data, name)}>
+                      {words.bench.mine}
+                    </Button>
+                  )}
+                  <Button onClick={() => drop(one.entry.id)}>{one.state === 'contested' ? words.bench.keep : words.unsettled.drop}</Button>
+                  <Link to={`/case/${view.id}/${stepOf(one)}?at=${slot.place}`} onClick={close}>
+                    {words.unsettled.goThere}
+                  </Link>
+                </span>
+              </li>
+            );
+          })}
+        </ul>
+      </Modal>
+    </>
+  );
+}
