@@ -36,16 +36,6 @@ final readonly class Node
         return $this->has($key) ? $this->get($key) : null;
     }
 
-    public function isNull(): bool
-    {
-        return $this->value === null;
-    }
-
-    public function isText(): bool
-    {
-        return is_string($this->value);
-    }
-
     public function raw(): mixed
     {
         return $this->value;

@@ -92,11 +92,6 @@ final readonly class Uncertain
         return new self($this->si ** $power, $result, array_map(static fn (float $u): float => $u * $slope, $this->contributions));
     }
 
-    public function as(Dimension $dimension): self
-    {
-        return new self($this->si, $dimension, $this->contributions);
-    }
-
     /**
      * Median of a list. Its contributions are those of the one or two values in the middle.
      *

@@ -15,6 +15,7 @@ use MuteTapper\App\Cause\LedgerPresenter;
 use MuteTapper\App\Cause\LedgerView;
 use MuteTapper\App\Engine\EngineView;
 use MuteTapper\App\Photograph\Photograph;
+use MuteTapper\App\Shared\QuantityView;
 use MuteTapper\App\Spring\MarginView;
 use MuteTapper\Core\CaseFile\Assessment;
 use MuteTapper\Core\CaseFile\Progress;
@@ -23,6 +24,7 @@ use MuteTapper\Core\Engine\HeadPlan;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Evidence\EntryKind;
 use MuteTapper\Core\Evidence\Finding;
+use MuteTapper\Core\Spring\SheetColumn;
 use MuteTapper\Core\Verdict\Verdict;
 use Psr\Clock\ClockInterface;
 use Twig\Environment;
@@ -99,6 +101,7 @@ final readonly class ReportMaker
             'ledgers' => $this->ledgers($assessment, $call->causes ?? $ranking->leading),
             'findings' => $this->findings($assessment),
             'photographs' => $this->photographs($assessment),
+            'measurements' => $this->measurements($assessment),
             'margins' => $this->margins($assessment, $story->failed),
             'school' => $case->settings->school,
             'open' => $this->open($assessment, $progress),
@@ -180,6 +183,41 @@ final readonly class ReportMaker
         }
 
         return $shown;
+    }
+
+    /**
+     * Every reading, by station, in the columns that hold one.
+     *
+     * @return list<array{title: string, columns: list<array{head: string, unit: string}>, rows: list<array{label: string, cells: list<string>}>}>
+     */
+    private function measurements(Assessment $assessment): array
+    {
+        $case = $assessment->case;
+        $tables = [];
+        foreach (['outer' => 'Springs, outer', 'inner' => 'Springs, inner', '' => 'Heights, lift and room'] as $coil => $title) {
+            $columns = array_filter(SheetColumn::cases(), static fn (SheetColumn $column): bool => $column->isByCoil() === ('' !== $coil));
+            $rows = $used = [];
+            foreach ($case->engine->stations as $station) {
+                foreach ($columns as $column) {
+                    $reading = $case->reading($column->slot($station->code(), $coil));
+                    if (null !== $reading) {
+                        $at = null === $reading->at ? '' : ' at '.$case->settings->units->figure($reading->at->quantity());
+                        $rows[$station->label()][$column->value] = $case->settings->units->figure($reading->typed->quantity()).$at;
+                        $used[$column->value] = $column;
+                    }
+                }
+            }
+            if ([] !== $rows) {
+                $shown = array_values(array_filter($columns, static fn (SheetColumn $column): bool => isset($used[$column->value])));
+                $tables[] = [
+                    'title' => $title,
+                    'columns' => array_map(static fn (SheetColumn $column): array => ['head' => $column->short(), 'unit' => QuantityView::exact($column->range()->most, $case->settings->units)->unit], $shown),
+                    'rows' => array_map(static fn (string $label): array => ['label' => $label, 'cells' => array_map(static fn (SheetColumn $column): string => $rows[$label][$column->value] ?? '', $shown)], array_keys($rows)),
+                ];
+            }
+        }
+
+        return $tables;
     }
 
     /** @return list<string> what was not looked at or measured */

@@ -30,7 +30,7 @@ final class ReportTest extends AppTestCase
         $images = (string) shell_exec('pdfimages -list '.escapeshellarg($file));
         $fonts = (string) shell_exec('pdffonts '.escapeshellarg($file));
         unlink($file);
-        foreach (['Made-up eight', 'It ticked & then <stopped>.', 'No call has been made yet', 'travel to bind', '0.005', 'adjacent coils bright', '1E spring', 'Cautions', 'Not explained by anything listed', substr(self::at($stored, 'sha256')->text(), 0, 32)] as $words) {
+        foreach (['Made-up eight', 'It ticked & then <stopped>.', 'No call has been made yet', 'travel to bind', '0.005', 'Measurements', '1.720', '1.150', '0.565', 'adjacent coils bright', '1E spring', 'Cautions', 'Not explained by anything listed', substr(self::at($stored, 'sha256')->text(), 0, 32)] as $words) {
             self::assertStringContainsString($words, $text);
         }
         self::assertMatchesRegularExpression('/image\s+300\s+200/', $images);

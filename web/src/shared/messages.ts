@@ -1,7 +1,5 @@
 /** Every text of the interface, in one place. Words are those of the bench. */
 export const words = {
-  app: 'Mute Tapper',
-  loading: 'Fetching…',
   saving: {
     saved: (time: string): string => `All entries saved ${time}`,
     none: 'All entries saved',
@@ -16,7 +14,6 @@ export const words = {
   },
   undo: (what: string): string => `Undo: ${what}`,
   keys: 'keys',
-  find: 'find',
   atTheBench: 'At the bench',
   whoIsThere: 'Who is at the bench?',
   whoIsThereWhy: 'Your name stands beside every entry you make.',
@@ -35,7 +32,6 @@ export const words = {
     empty: 'No cases yet.',
     emptyWhat: 'Describe the engine that came in; everything else is written down as you go.',
     nothingFound: 'No case has these words.',
-    copyInstead: 'This case is here already. Import a copy?',
     copy: 'Import as a copy',
   },
   newCase: {
@@ -74,7 +70,6 @@ export const words = {
   story: {
     sections: { story: 'Story', symptoms: 'Running symptoms', engine: 'Engine', claimed: 'Build as claimed' },
     failed: 'reported failed',
-    failedHint: 'Press a station on the plan, then mark it.',
     markFailed: (label: string): string => `Mark ${label} as reported failed`,
     unmarkFailed: (label: string): string => `Take back: ${label} reported failed`,
     save: 'Save the story',
@@ -101,13 +96,10 @@ export const words = {
     asFound: 'as found',
     afterCleaning: 'after cleaning',
     typeSign: 'letters of a sign',
-    pickPart: 'letter of a part',
     digits: '0 to 4',
-    neighbours: 'Neighbours',
     accept: 'Accept, next part',
     rest: 'Rest of this station: nothing there',
     nothingHere: 'Nothing there on this part',
-    lookFor: 'Look for',
     notConfused: 'Not to be confused with',
     howToShoot: 'Photograph',
     howBadFor: 'How bad, for this sign',
@@ -120,15 +112,12 @@ export const words = {
     sure: 'sure',
     fairlySure: 'fairly sure',
     notSure: 'not sure',
-    elsewhere: 'Cylinder and engine',
     photo: 'Add photographs',
     drop: 'Drop pictures here, or press to choose. They belong to',
     notSupplied: 'picture not supplied',
-    making: 'working copy is being made',
+    broken: 'cannot be shown: broken behind its header; the original is kept',
     caution: 'Compressed valve springs: eye protection on, compressor square, nobody in line. The maker’s manual and local rules decide.',
-    noPhotographs: 'No photographs of this part yet.',
     clickToOpen: 'open large',
-    close: 'Close',
     uploadFailed: 'Not taken',
   },
   bench: {
@@ -148,8 +137,6 @@ export const words = {
     staysInCell: 'Your entry stays in the cell until you change it.',
     take: (offer: string): string => `Take ${offer}`,
     foot: 'Enter saves and goes on. Esc puts back what stood there. An empty cell takes the reading back.',
-    reasoning: 'Reasoning',
-    derived: 'derived',
   },
   trace: {
     title: 'How this came about',
@@ -159,13 +146,11 @@ export const words = {
     share: 'share of ±',
     source: 'Source',
     marks: { pub: 'published', practice: 'practice of the trade', own: 'own computation' } as Record<string, string>,
-    close: 'Close',
   },
   clearances: {
     margins: 'Margins',
     departures: 'Departures from the claim',
     nothingClaimed: 'Nothing was both claimed and measured yet.',
-    title: 'Margins of every station',
     hint: 'Press a rule to see how it came about.',
   },
   cause: {

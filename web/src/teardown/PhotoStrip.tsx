@@ -126,7 +126,7 @@ function Thumb({ entry, chosen, onOpen }: { entry: EntryView; chosen: boolean; o
   const { view } = useBench();
   const [missing, setMissing] = useState(false);
   const photograph = view.photographs.find((one) => one.sha256 === entry.sha256);
-  const notSupplied = missing || photograph?.workingCopy === 'missing';
+  const notSupplied = missing || photograph?.workingCopy === 'missing' || photograph?.workingCopy === 'failed';
   const part = view.parts.find((one) => one.code === entry.part)?.label ?? entry.part;
   return (
     <button
@@ -136,7 +136,7 @@ function Thumb({ entry, chosen, onOpen }: { entry: EntryView; chosen: boolean; o
       aria-label={`${entry.caption ?? ''}, ${words.teardown.clickToOpen}`}
     >
       {notSupplied ? (
-        <span className="missing">{words.teardown.notSupplied}</span>
+        <span className="missing">{photograph?.workingCopy === 'failed' ? words.teardown.broken : words.teardown.notSupplied}</span>
       ) : (
         <img src={`/api/photographs/${entry.sha256}/working`} alt={entry.caption ?? ''} onError={() => setMissing(true)} />
       )}
@@ -153,8 +153,8 @@ function Large({ sha256, entry }: { sha256: string; entry: EntryView }) {
   const photograph = view.photographs.find((one) => one.sha256 === sha256);
   return (
     <figure className="large-photo">
-      {photograph?.workingCopy === 'missing' ? (
-        <p className="empty">{words.teardown.notSupplied}</p>
+      {photograph?.workingCopy === 'missing' || photograph?.workingCopy === 'failed' ? (
+        <p className="empty">{photograph.workingCopy === 'failed' ? words.teardown.broken : words.teardown.notSupplied}</p>
       ) : (
         <img src={`/api/photographs/${sha256}/working`} alt={entry.caption ?? ''} />
       )}
