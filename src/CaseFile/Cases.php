@@ -83,6 +83,13 @@ final readonly class Cases
         );
     }
 
+    public function lastEntryId(CaseRecord $case): ?string
+    {
+        $id = $this->entities->getConnection()->fetchOne('SELECT id FROM entry WHERE case_id = ? ORDER BY seq DESC LIMIT 1', [$case->id]);
+
+        return is_string($id) ? $id : null;
+    }
+
     public function signedCall(CaseRecord $case): ?SignedCall
     {
         return $this->entities->getRepository(SignedCall::class)->findOneBy(['case' => $case], ['at' => 'DESC']);

@@ -27,7 +27,9 @@ final readonly class Assessments
 
     public function ranking(CaseRecord $case): RankingView
     {
-        $item = $this->cache->getItem(sprintf('ranking.%s.%d.%s.%d', $case->id, $case->revision, $this->knowledge->current()->hash, self::ENGINE_VERSION));
+        // The revision alone would do for one database; a case imported again somewhere else may reach it by other entries.
+        $content = hash('sha256', json_encode([$case->id, $case->revision, $case->engine, $this->cases->lastEntryId($case)], \JSON_THROW_ON_ERROR));
+        $item = $this->cache->getItem(sprintf('ranking.%s.%s.%d', $content, $this->knowledge->current()->hash, self::ENGINE_VERSION));
         $known = $item->get();
         if ($known instanceof RankingView) {
             return $known;
