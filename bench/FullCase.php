@@ -25,7 +25,7 @@ final class FullCase
     public static function knowledge(): Knowledge
     {
         $files = [];
-        foreach (['signs', 'causes', 'events', 'limits', 'gauges'] as $name) {
+        foreach (['signs', 'causes', 'events', 'limits', 'gauges', 'questions', 'steps'] as $name) {
             $files[$name] = json_decode((string) file_get_contents(\dirname(__DIR__)."/core/knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR);
         }
 

@@ -8,7 +8,9 @@ use MuteTapper\Core\Cause\Network;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Evidence\Gauge;
+use MuteTapper\Core\Evidence\Question;
 use MuteTapper\Core\Evidence\Sign;
+use MuteTapper\Core\Teardown\PlannedStep;
 use MuteTapper\Core\Verdict\Limits;
 
 /** What the trade knows, as data: signs, causes, events, links, limits, gauges. Identified by the SHA-256 of its content. */
@@ -18,6 +20,8 @@ final readonly class Knowledge
      * @param array<string, Sign> $signs
      * @param array<string, Gauge> $gauges
      * @param array<string, string> $families cause families with their labels
+     * @param array<string, Question> $questions
+     * @param array<string, PlannedStep> $steps steps of a teardown, in their usual order
      */
     private function __construct(
         public array $signs,
@@ -25,12 +29,14 @@ final readonly class Knowledge
         public Limits $limits,
         public array $gauges,
         public array $families,
+        public array $questions,
+        public array $steps,
         public string $hash,
     ) {
     }
 
     /**
-     * @param array<string, mixed> $files decoded content by file name without extension: signs, causes, events, limits, gauges
+     * @param array<string, mixed> $files decoded content by file name without extension: signs, causes, events, limits, gauges, questions, steps
      *
      * @throws BadDocument
      */
@@ -46,6 +52,15 @@ final readonly class Knowledge
             $gauge = Gauge::fromNode($node);
             $gauges[$gauge->code] = $gauge;
         }
+        $questions = $steps = [];
+        foreach ($root->get('questions')->get('questions')->items() as $node) {
+            $question = Question::fromNode($node);
+            $questions[$question->code] = $question;
+        }
+        foreach ($root->get('steps')->get('steps')->items() as $node) {
+            $step = PlannedStep::fromNode($node);
+            $steps[$step->code] = $step;
+        }
         $families = array_map(static fn (Node $label): string => $label->word(), $root->get('causes')->get('families')->members());
         ksort($files);
 
@@ -55,6 +70,8 @@ final readonly class Knowledge
             Limits::fromNode($root->get('limits')),
             $gauges,
             $families,
+            $questions,
+            $steps,
             hash('sha256', json_encode($files, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)),
         );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Calculation;
 
+use MuteTapper\Core\Before;
 use MuteTapper\Core\Clearance;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
@@ -25,6 +26,7 @@ final class Calculations
             new Spring\RateFromTwoLoads(), new Spring\LoadAtHeight(), new Spring\TravelToBind(), new Spring\Departure(),
             new Spring\LoadDeparture(), new Spring\MiddleValue(), new Spring\RateFromGeometry(), new Spring\ShearStress(), new Spring\SquarenessLimit(), new Spring\InnerInstalledHeight(),
             new Clearance\RetainerToSeal(), new Clearance\HeightAboveSpringSeat(), new Clearance\UsableLift(), new Clearance\GrowthClearance(),
+            new Before\CompressionShare(), new Before\LeakDown(), new Before\CamPhaseDeparture(), new Before\LashDrift(), new Before\PullDrift(),
             new Fit\SpringInPocket(), new Fit\StemInGuide(),
         ];
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\CaseFile;
 
+use MuteTapper\Core\Before\BeforeAssessor;
+use MuteTapper\Core\Before\BeforeSheet;
 use MuteTapper\Core\Cause\Evidence;
 use MuteTapper\Core\Cause\Item;
 use MuteTapper\Core\Cause\Ledger;
@@ -19,7 +21,7 @@ use MuteTapper\Core\Spring\SpringSheet;
 final readonly class Assessment
 {
     /** @param array<string, Item> $items */
-    private function __construct(public CaseFile $case, public Knowledge $knowledge, public SpringSheet $springs, public array $items)
+    private function __construct(public CaseFile $case, public Knowledge $knowledge, public SpringSheet $springs, public BeforeSheet $before, public array $items)
     {
     }
 
@@ -27,7 +29,9 @@ final readonly class Assessment
     {
         $springs = SpringAssessor::assess($case, $knowledge->limits);
 
-        return new self($case, $knowledge, $springs, Evidence::gather($case, $springs, array_values($knowledge->signs)));
+        $before = BeforeAssessor::assess($case, $knowledge->limits);
+
+        return new self($case, $knowledge, $springs, $before, Evidence::gather($case, $springs, $before, array_values($knowledge->signs), $knowledge->questions));
     }
 
     public function model(): Model

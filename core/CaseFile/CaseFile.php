@@ -45,19 +45,25 @@ final readonly class CaseFile
      */
     public static function checkEntry(Entry $entry, Engine $engine, string $pointer = ''): void
     {
-        if ($engine->placeLabel($entry->slot->place) === null) {
-            throw BadDocument::at($pointer.'/slot/place', sprintf('this engine has no place “%s”.', $entry->slot->place));
-        }
+        self::checkPlace($entry, $engine, $pointer);
         try {
             match ($entry->kind) {
                 EntryKind::Reading => Reading::of($entry),
                 EntryKind::Claim => Claim::of($entry),
                 EntryKind::Finding => Finding::of($entry),
                 EntryKind::Photograph => $entry->node()->get('sha256')->word(64),
-                EntryKind::Look, EntryKind::Withdrawal => null,
+                default => EntryContent::normal($entry->kind, $entry->node()),
             };
         } catch (BadDocument $problem) {
             throw BadDocument::at($pointer.'/data'.$problem->pointer, $problem->reason);
+        }
+    }
+
+    /** @throws BadDocument */
+    public static function checkPlace(Entry $entry, Engine $engine, string $pointer = ''): void
+    {
+        if ($engine->placeLabel($entry->slot->place) === null) {
+            throw BadDocument::at($pointer.'/slot/place', sprintf('this engine has no place “%s”.', $entry->slot->place));
         }
     }
 

@@ -19,7 +19,7 @@ final readonly class Progress
      * @param array<string, int> $looked parts looked at, by station
      * @param list<string> $measured stations whose spring can be judged
      */
-    private function __construct(private CaseFile $case, private Story $story, public array $looked, public array $measured, public int $photographs, private bool $called, private bool $signed)
+    private function __construct(private CaseFile $case, private Story $story, public array $looked, public array $measured, public int $photographs, private BeforeProgress $before, private bool $called, private bool $signed)
     {
     }
 
@@ -42,7 +42,7 @@ final readonly class Progress
             $measured[] = $station->code();
         }
 
-        return new self($case, $story, array_map(count(...), $parts), $measured, count($case->log->standing(EntryKind::Photograph)), $called, $signed);
+        return new self($case, $story, array_map(count(...), $parts), $measured, count($case->log->standing(EntryKind::Photograph)), BeforeProgress::of($case), $called, $signed);
     }
 
     public function nextAct(): NextAct
@@ -58,6 +58,11 @@ final readonly class Progress
             if (!in_array($place, $this->measured, true)) {
                 return new NextAct(Step::Bench, 'Measure the spring of '.$label($place), $place);
             }
+        }
+        if ($this->looked === [] && !$this->before->mirror) {
+            return $this->before->done === 0
+                ? new NextAct(Step::Before, 'Test it before it comes apart')
+                : new NextAct(Step::Before, 'Look with mirror or borescope');
         }
         if ($this->looked === []) {
             return new NextAct(Step::Teardown, 'Look at the first station', $this->case->engine->stations[0]->code());
@@ -86,6 +91,7 @@ final readonly class Progress
 
         return [
             new StepProgress(Step::Story, $answered / $questions, $answered === $questions ? '' : sprintf('%d of %d answered', $answered, $questions)),
+            new StepProgress(Step::Before, $this->before->done / max(1, $this->before->wanted), $this->before->left()),
             new StepProgress(Step::Teardown, array_sum($this->looked) / ($stations * $partsPerStation), $looked === $stations ? '' : sprintf('%d of %d stations', $looked, $stations)),
             new StepProgress(Step::Bench, $measured / $stations, $measured === $stations ? '' : sprintf('%d of %d springs', $measured, $stations)),
             new StepProgress(Step::Clearances, $measured / $stations, ''),

@@ -19,17 +19,21 @@ final class BenchEvidence
      * Probability of a sign's physical state by station.
      *
      * @param string $state the sign's `bench` field: quantity, colon, state, such as `travel_to_bind:contact`
+     * @param list<Margin> $margins
      *
-     * @return array<string, float> only stations at which it was measured
+     * @return array<string, float> only places at which it was measured
      */
-    public static function probabilities(string $state, SpringSheet $sheet): array
+    public static function probabilities(string $state, array $margins, SpringSheet $sheet): array
     {
+        if ($state === '') {
+            return [];
+        }
         [$quantity, $what] = explode(':', $state);
         if ($quantity === 'inner_before_outer') {
             return self::innerBeforeOuter($sheet);
         }
         $found = [];
-        foreach ($sheet->margins as $margin) {
+        foreach ($margins as $margin) {
             $matches = match ($quantity) {
                 'load' => self::isBestLoadMargin($margin, $sheet),
                 default => $margin->limit->quantity === $quantity,
@@ -41,6 +45,8 @@ final class BenchEvidence
                     'contact' => self::contact($value, $margin->limit->lowest()->si),
                     'low' => self::below($value, -$limit),
                     'high' => 1 - self::below($value, $limit),
+                    'off' => self::below($value, -$limit) + 1 - self::below($value, $limit),
+                    'short' => self::below($value, $limit),
                     default => throw new \LogicException('Unknown bench state '.$what),
                 };
                 $found[$margin->place] = max($found[$margin->place] ?? 0.0, $p);

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Cause;
 
+use MuteTapper\Core\Before\BeforeSheet;
 use MuteTapper\Core\CaseFile\CaseFile;
+use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Evidence\Question;
 use MuteTapper\Core\Evidence\SeenBy;
 use MuteTapper\Core\Evidence\SeenState;
+use MuteTapper\Core\Evidence\Severity;
 use MuteTapper\Core\Evidence\Sign;
 use MuteTapper\Core\Spring\SpringSheet;
 
@@ -18,10 +22,11 @@ final class Evidence
 
     /**
      * @param list<Sign> $signs
+     * @param array<string, Question> $questions
      *
      * @return array<string, Item> by sign
      */
-    public static function gather(CaseFile $case, SpringSheet $sheet, array $signs): array
+    public static function gather(CaseFile $case, SpringSheet $sheet, BeforeSheet $before, array $signs, array $questions): array
     {
         $engine = $case->engine;
         $findings = [];
@@ -32,6 +37,7 @@ final class Evidence
         foreach ($case->looks() as $look) {
             $looks[$look->slot->part][] = $look;
         }
+        $answers = self::answers($case, $questions);
         $items = $unanswered = [];
         foreach ($signs as $sign) {
             if (!$sign->isPossibleOn($engine)) {
@@ -39,7 +45,9 @@ final class Evidence
             }
             $siteCount = count($engine->sites($sign->site));
             if ($sign->bench !== null) {
-                $sites = BenchEvidence::probabilities($sign->bench, $sheet);
+                // Bench and engine are never mixed: what was measured on the bench goes before.
+                $sites = BenchEvidence::probabilities($sign->bench, $sheet->margins, $sheet);
+                $sites = $sites === [] ? BenchEvidence::probabilities($sign->measured ?? '', $before->margins, $sheet) : $sites;
                 if ($sites !== []) {
                     $items[$sign->code] = Item::of($sign->code, ItemKind::Bench, $sites, $siteCount, $sign->leak, []);
                 }
@@ -52,6 +60,18 @@ final class Evidence
                     $sites[$site] = max($sites[$site] ?? 0.0, $finding->confidence());
                     $entries[] = $finding->entryId;
                 }
+            }
+            foreach ($answers[$sign->code] ?? [] as $place => [$confidence, $entryId]) {
+                $site = $engine->siteOf($place, $sign->site);
+                if ($site !== null && !isset($sites[$site])) {
+                    $sites[$site] = $confidence;
+                    $entries[] = $entryId;
+                }
+            }
+            $measured = $sites === [] && $sign->measured !== null ? BenchEvidence::probabilities($sign->measured, [...$before->margins, ...$sheet->margins], $sheet) : [];
+            if ($measured !== []) {
+                $items[$sign->code] = Item::of($sign->code, ItemKind::Bench, $measured, $siteCount, $sign->leak, []);
+                continue;
             }
             if ($sign->seenBy === SeenBy::Eye) {
                 foreach ($sign->parts as $part) {
@@ -73,5 +93,28 @@ final class Evidence
         }
 
         return $items === [] ? [] : $items + $unanswered;
+    }
+
+    /**
+     * What answers to questions amount to: the sign of the answer is there, those of the others are not.
+     *
+     * @param array<string, Question> $questions
+     *
+     * @return array<string, array<string, array{float, string}>> confidence and entry, by sign and place
+     */
+    private static function answers(CaseFile $case, array $questions): array
+    {
+        $found = [];
+        foreach ($case->log->standing(EntryKind::Answer) as $entry) {
+            $chosen = $entry->node()->get('choice')->text();
+            foreach ($questions[$entry->slot->item]->choices ?? [] as $choice) {
+                if ($choice->sign === null || ($choice->code !== $chosen && isset($found[$choice->sign][$entry->slot->place]))) {
+                    continue;
+                }
+                $found[$choice->sign][$entry->slot->place] = [$choice->code === $chosen ? ($choice->severity ?? Severity::Clear)->confidence() : self::LOOKED_ABSENT, $entry->id];
+            }
+        }
+
+        return $found;
     }
 }

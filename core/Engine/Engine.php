@@ -160,6 +160,7 @@ final readonly class Engine
         $known = match ($name) {
             'pushrod' => $this->drive === DriveKind::Pushrod,
             'bucket' => $this->drive === DriveKind::Bucket,
+            'overhead' => $this->drive !== DriveKind::Pushrod,
             'rocker' => $this->drive !== DriveKind::Bucket,
             'hydraulic' => $this->lash === LashKind::Hydraulic,
             'solid' => $this->lash === LashKind::Solid,

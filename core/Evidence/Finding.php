@@ -17,6 +17,7 @@ final readonly class Finding
         public Severity $severity,
         public SeenState $state,
         public float $sureness,
+        public ?FillState $fill,
         public string $note,
     ) {
     }
@@ -38,6 +39,7 @@ final readonly class Finding
             $data->get('severity')->choice(Severity::class),
             $data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound,
             $sureness,
+            $data->maybe('fill')?->choice(FillState::class),
             $data->maybe('note')?->text(4000) ?? '',
         );
     }

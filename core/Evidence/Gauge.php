@@ -54,6 +54,12 @@ final readonly class Gauge
         ];
     }
 
+    /** Half-width within which two readings of one thing agree, SI. */
+    public function repeatSi(): float
+    {
+        return $this->repeat * $this->unit->siFactor();
+    }
+
     /** A reading of this gauge with the uncertainty that comes with it. */
     public function reading(Quantity $quantity, string $readingId): Uncertain
     {

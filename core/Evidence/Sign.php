@@ -19,6 +19,9 @@ final readonly class Sign
      * @param list<string> $severity words for steps 0 to 4
      * @param list<string> $words other words under which people look for it
      * @param list<string> $requires build flags without which it cannot occur
+     * @param string|null $bench state of the spring sheet that alone answers it
+     * @param string|null $measured state of a sheet that answers it where no person did
+     * @param bool $needsFill a hydraulic element must be said to be filled or drained
      */
     private function __construct(
         public string $code,
@@ -35,6 +38,8 @@ final readonly class Sign
         public bool $gross,
         public array $requires,
         public ?string $bench,
+        public ?string $measured,
+        public bool $needsFill,
     ) {
     }
 
@@ -57,6 +62,8 @@ final readonly class Sign
             $node->maybe('gross')?->flag() ?? false,
             $node->maybe('requires')?->words() ?? [],
             $node->maybe('bench')?->word(),
+            $node->maybe('measured')?->word(),
+            $node->maybe('needs_fill')?->flag() ?? false,
         );
     }
 

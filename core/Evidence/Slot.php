@@ -29,6 +29,12 @@ final readonly class Slot
         return new self($word($node->get('place')), $word($node->get('part')), $word($node->get('item')), $node->has('index') ? $word($node->get('index')) : null);
     }
 
+    /** The same slot under another index. */
+    public function at(string $index): self
+    {
+        return new self($this->place, $this->part, $this->item, $index);
+    }
+
     public function key(): string
     {
         return implode('/', [$this->place, $this->part, $this->item, $this->index ?? '']);

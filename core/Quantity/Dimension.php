@@ -11,6 +11,11 @@ enum Dimension: string
     case Force = 'force';
     case Stiffness = 'stiffness';
     case Stress = 'stress';
+    case GaugePressure = 'pressure';
+    case Temperature = 'temperature';
+    case CrankAngle = 'crank_angle';
+    case Viscosity = 'viscosity';
+    case MassFraction = 'mass_fraction';
     case Ratio = 'ratio';
     case Percent = 'percent';
     case RotationSpeed = 'rotation_speed';
@@ -22,6 +27,11 @@ enum Dimension: string
             self::Force => Unit::Newton,
             self::Stiffness => Unit::NewtonPerMetre,
             self::Stress => Unit::Pascal,
+            self::GaugePressure => Unit::PascalGauge,
+            self::Temperature => Unit::Kelvin,
+            self::CrankAngle => Unit::Degree,
+            self::Viscosity => Unit::SquareMetrePerSecond,
+            self::MassFraction => Unit::PartPerMillion,
             self::Ratio => Unit::One,
             self::Percent => Unit::Percent,
             self::RotationSpeed => Unit::RevolutionPerMinute,

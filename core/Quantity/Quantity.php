@@ -18,7 +18,7 @@ final readonly class Quantity
             throw new \DomainException('A quantity needs a finite number.');
         }
 
-        return new self($number * $unit->siFactor(), $unit->dimension());
+        return new self($number * $unit->siFactor() + $unit->siOffset(), $unit->dimension());
     }
 
     public static function si(float $si, Dimension $dimension): self
@@ -33,6 +33,6 @@ final readonly class Quantity
             throw new \DomainException(sprintf('A %s cannot be shown in %s.', $this->dimension->value, $unit->value));
         }
 
-        return $this->si / $unit->siFactor();
+        return ($this->si - $unit->siOffset()) / $unit->siFactor();
     }
 }

@@ -21,6 +21,19 @@ enum Unit: string
     case Pascal = 'Pa';
     case Megapascal = 'MPa';
     case KilopoundPerSquareInch = 'ksi';
+    /** Pressures of the bench are above the surrounding air; stresses have units of their own. */
+    case PascalGauge = 'Pa(g)';
+    case PoundPerSquareInch = 'psi';
+    case Bar = 'bar';
+    case Kilopascal = 'kPa';
+    case Kelvin = 'K';
+    case DegreeCelsius = '°C';
+    case DegreeFahrenheit = '°F';
+    /** Of the crankshaft. */
+    case Degree = '°';
+    case SquareMetrePerSecond = 'm²/s';
+    case SquareMillimetrePerSecond = 'mm²/s';
+    case PartPerMillion = 'ppm';
     case One = '1';
     case Percent = '%';
     case RevolutionPerMinute = '1/min';
@@ -28,6 +41,8 @@ enum Unit: string
     private const METRES_PER_INCH = 0.0254;
     private const NEWTONS_PER_POUND_FORCE = 4.4482216152605;
     private const NEWTONS_PER_KILOGRAM_FORCE = 9.80665;
+    private const CELSIUS_ZERO = 273.15;
+    private const FAHRENHEIT_ZERO = 459.67 * 5 / 9;
 
     public function dimension(): Dimension
     {
@@ -36,6 +51,11 @@ enum Unit: string
             self::Newton, self::PoundForce, self::KilogramForce => Dimension::Force,
             self::NewtonPerMetre, self::NewtonPerMillimetre, self::PoundForcePerInch => Dimension::Stiffness,
             self::Pascal, self::Megapascal, self::KilopoundPerSquareInch => Dimension::Stress,
+            self::PascalGauge, self::PoundPerSquareInch, self::Bar, self::Kilopascal => Dimension::GaugePressure,
+            self::Kelvin, self::DegreeCelsius, self::DegreeFahrenheit => Dimension::Temperature,
+            self::Degree => Dimension::CrankAngle,
+            self::SquareMetrePerSecond, self::SquareMillimetrePerSecond => Dimension::Viscosity,
+            self::PartPerMillion => Dimension::MassFraction,
             self::One => Dimension::Ratio,
             self::Percent => Dimension::Percent,
             self::RevolutionPerMinute => Dimension::RotationSpeed,
@@ -46,7 +66,8 @@ enum Unit: string
     public function siFactor(): float
     {
         return match ($this) {
-            self::Metre, self::Newton, self::NewtonPerMetre, self::Pascal, self::One, self::Percent, self::RevolutionPerMinute => 1.0,
+            self::Metre, self::Newton, self::NewtonPerMetre, self::Pascal, self::One, self::Percent, self::RevolutionPerMinute,
+            self::PascalGauge, self::Kelvin, self::DegreeCelsius, self::Degree, self::SquareMetrePerSecond, self::PartPerMillion => 1.0,
             self::Millimetre => 0.001,
             self::Inch => self::METRES_PER_INCH,
             self::Thou => self::METRES_PER_INCH / 1000,
@@ -56,7 +77,22 @@ enum Unit: string
             self::NewtonPerMillimetre => 1000.0,
             self::PoundForcePerInch => self::NEWTONS_PER_POUND_FORCE / self::METRES_PER_INCH,
             self::Megapascal => 1e6,
+            self::PoundPerSquareInch => self::NEWTONS_PER_POUND_FORCE / self::METRES_PER_INCH ** 2,
+            self::Bar => 1e5,
+            self::Kilopascal => 1000.0,
+            self::DegreeFahrenheit => 5 / 9,
+            self::SquareMillimetrePerSecond => 1e-6,
             self::KilopoundPerSquareInch => 1000 * self::NEWTONS_PER_POUND_FORCE / self::METRES_PER_INCH ** 2,
+        };
+    }
+
+    /** What the SI figure is where this unit reads nought: temperatures alone do not start at nought. */
+    public function siOffset(): float
+    {
+        return match ($this) {
+            self::DegreeCelsius => self::CELSIUS_ZERO,
+            self::DegreeFahrenheit => self::FAHRENHEIT_ZERO,
+            default => 0.0,
         };
     }
 
@@ -77,6 +113,14 @@ enum Unit: string
             self::KilogramForce => ['kg', 'kgf'],
             self::NewtonPerMillimetre => ['n/mm'],
             self::PoundForcePerInch => ['lb/in', 'lbs/in', 'lbf/in'],
+            self::PoundPerSquareInch => ['psi'],
+            self::Bar => ['bar'],
+            self::Kilopascal => ['kpa'],
+            self::DegreeCelsius => ['°c', 'c'],
+            self::DegreeFahrenheit => ['°f', 'f'],
+            self::Degree => ['°', 'deg'],
+            self::SquareMillimetrePerSecond => ['mm²/s', 'mm2/s', 'cst'],
+            self::PartPerMillion => ['ppm'],
             self::One => [':1'],
             self::Percent => ['%'],
             self::RevolutionPerMinute => ['rpm', '1/min', '/min'],

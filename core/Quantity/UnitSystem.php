@@ -21,6 +21,11 @@ enum UnitSystem: string
             [self::Metric, Dimension::Stiffness] => Unit::NewtonPerMillimetre,
             [self::Inch, Dimension::Stress] => Unit::KilopoundPerSquareInch,
             [self::Metric, Dimension::Stress] => Unit::Megapascal,
+            [self::Inch, Dimension::GaugePressure] => Unit::PoundPerSquareInch,
+            [self::Metric, Dimension::GaugePressure] => Unit::Bar,
+            [self::Inch, Dimension::Temperature] => Unit::DegreeFahrenheit,
+            [self::Metric, Dimension::Temperature] => Unit::DegreeCelsius,
+            [self::Inch, Dimension::Viscosity], [self::Metric, Dimension::Viscosity] => Unit::SquareMillimetrePerSecond,
             default => $dimension->siUnit(),
         };
     }
@@ -35,7 +40,8 @@ enum UnitSystem: string
             [self::Metric, Dimension::Force], [self::Inch, Dimension::Stiffness] => 0,
             default => match ($dimension) {
                 Dimension::Ratio => 2,
-                Dimension::Percent => 1,
+                Dimension::Percent, Dimension::CrankAngle, Dimension::Viscosity => 1,
+                Dimension::GaugePressure => $this === self::Metric ? 1 : 0,
                 default => 0,
             },
         };

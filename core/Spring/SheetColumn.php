@@ -5,13 +5,15 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Spring;
 
 use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Engine\Site;
+use MuteTapper\Core\Evidence\Column;
 use MuteTapper\Core\Evidence\Slot;
 use MuteTapper\Core\Quantity\PlausibleRange;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Unit;
 
 /** A quantity of the spring sheet: what may be typed into it, and the gauge it usually comes from. */
-enum SheetColumn: string
+enum SheetColumn: string implements Column
 {
     case FreeHeight = 'free_height';
     case SeatLoad = 'load_seat';
@@ -31,6 +33,16 @@ enum SheetColumn: string
     case RetainerDepth = 'retainer_depth';
     case InnerStep = 'inner_step';
 
+    public function code(): string
+    {
+        return $this->value;
+    }
+
+    public function site(): Site
+    {
+        return Site::Station;
+    }
+
     public function label(): string
     {
         return match ($this) {
@@ -45,7 +57,6 @@ enum SheetColumn: string
         };
     }
 
-    /** The head of its column. */
     public function short(): string
     {
         return match ($this) {
@@ -73,13 +84,11 @@ enum SheetColumn: string
         };
     }
 
-    /** Whether outer and inner springs each have this reading. */
     public function isByCoil(): bool
     {
         return $this->part() === Part::Spring;
     }
 
-    /** Whether each reading carries the height at which it was taken. */
     public function isAtHeight(): bool
     {
         return $this === self::SeatLoad || $this === self::OpenLoad;
@@ -116,7 +125,6 @@ enum SheetColumn: string
         return new PlausibleRange(Quantity::of(0.4, Unit::Inch), Quantity::of(3.5, Unit::Inch));
     }
 
-    /** Code of the gauge that usually reads it. */
     public function gauge(): string
     {
         return match ($this) {
@@ -129,7 +137,6 @@ enum SheetColumn: string
         };
     }
 
-    /** Whether the build as claimed can state it. */
     public function isClaimable(): bool
     {
         return match ($this) {

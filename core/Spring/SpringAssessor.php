@@ -20,6 +20,7 @@ use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Valve\NetLiftHydraulic;
 use MuteTapper\Core\Valve\NetLiftSolid;
+use MuteTapper\Core\Verdict\Judge;
 use MuteTapper\Core\Verdict\Limits;
 use MuteTapper\Core\Verdict\Margin;
 
@@ -33,8 +34,11 @@ final class SpringAssessor
     /** @var array<string, array<string, Trace>> */
     private array $derived = [];
 
-    private function __construct(private readonly CaseFile $case, private readonly Limits $limits)
+    private readonly Judge $judge;
+
+    private function __construct(private readonly CaseFile $case, Limits $limits)
     {
+        $this->judge = new Judge($limits, $case->settings->school);
     }
 
     public static function assess(CaseFile $case, Limits $limits): SpringSheet
@@ -63,7 +67,7 @@ final class SpringAssessor
                 $margins = [...$margins, ...$this->departures($place, $coil, [SheetColumn::BindHeight, SheetColumn::FreeHeight, SheetColumn::OutsideDiameter, SheetColumn::InsideDiameter])];
             }
             $margins[] = $this->retainerToSeal($place, $lift);
-            $margins[] = $this->margin('spring_in_pocket', $place, null, new SpringInPocket(), [
+            $margins[] = $this->judge->margin('spring_in_pocket', $place, null, new SpringInPocket(), [
                 'pocket_diameter' => $this->read($place, SheetColumn::PocketDiameter),
                 'outside_diameter' => $this->read($place, SheetColumn::OutsideDiameter, 'outer'),
             ]);
@@ -156,7 +160,7 @@ final class SpringAssessor
 
     private function travelToBind(string $place, string $coil, ?Given $height, ?Given $lift, bool $dual): Margin
     {
-        return $this->margin('travel_to_bind', $place, $coil, new TravelToBind(), [
+        return $this->judge->margin('travel_to_bind', $place, $coil, new TravelToBind(), [
             'installed_height' => $height,
             'net_lift' => $lift,
             'bind_height' => $this->read($place, SheetColumn::BindHeight, $coil) ?? $this->claimed($place, SheetColumn::BindHeight, $coil),
@@ -177,7 +181,7 @@ final class SpringAssessor
             ]);
         }
 
-        return $this->margin($quantity, $place, $coil, new LoadDeparture(), ['load' => $load, 'reference' => $wanted === null ? null : $claim->given()]);
+        return $this->judge->margin($quantity, $place, $coil, new LoadDeparture(), ['load' => $load, 'reference' => $wanted === null ? null : $claim->given()]);
     }
 
     /** @param array<string, MiddleValueOfSet> $middles */
@@ -186,7 +190,7 @@ final class SpringAssessor
         $seat = $this->case->reading(SheetColumn::SeatLoad->slot($station->code(), $coil));
         $set = $seat?->at === null ? '' : $this->setOf($station, $coil, $seat->at->quantity());
 
-        return $this->margin('load_from_middle', $station->code(), $coil, new LoadDeparture(), [
+        return $this->judge->margin('load_from_middle', $station->code(), $coil, new LoadDeparture(), [
             'load' => $seat?->given(),
             'reference' => ($middles[$set] ?? null)?->trace->asGiven(),
         ], null, ['reference' => sprintf('at least %d springs of this kind at one height', self::LEAST_SET)]);
@@ -226,7 +230,7 @@ final class SpringAssessor
             $height = $this->derive($place, 'seal_height', new HeightAboveSpringSeat(), ['height_from_head' => $fromHead, 'shims' => $this->read($place, SheetColumn::Shims) ?? $none]);
         }
 
-        return $this->margin('retainer_to_seal', $place, null, new RetainerToSeal(), [
+        return $this->judge->margin('retainer_to_seal', $place, null, new RetainerToSeal(), [
             'installed_height' => $this->read($place, SheetColumn::InstalledHeight),
             'seal_height' => $height,
             'retainer_depth' => $this->read($place, SheetColumn::RetainerDepth),
@@ -247,7 +251,7 @@ final class SpringAssessor
         foreach ($columns as $column) {
             $claimed = $this->claimed($place, $column, $coil);
             if ($claimed !== null || $column === SheetColumn::InstalledHeight) {
-                $margins[] = $this->margin($column->value.'_from_claim', $place, $coil, new Departure(), ['found' => $this->read($place, $column, $coil), 'claimed' => $claimed]);
+                $margins[] = $this->judge->margin($column->value.'_from_claim', $place, $coil, new Departure(), ['found' => $this->read($place, $column, $coil), 'claimed' => $claimed]);
             }
         }
 
@@ -260,7 +264,7 @@ final class SpringAssessor
         $claimed = $this->claimed($place, SheetColumn::NetLift);
         $measured = $this->read($place, SheetColumn::NetLift) ?? ($this->read($place, SheetColumn::LobeLift) === null ? null : $lift);
 
-        return $claimed === null ? [] : [$this->margin('net_lift_from_claim', $place, null, new Departure(), ['found' => $measured, 'claimed' => $claimed])];
+        return $claimed === null ? [] : [$this->judge->margin('net_lift_from_claim', $place, null, new Departure(), ['found' => $measured, 'claimed' => $claimed])];
     }
 
     /** @param array<string, ?Given> $inputs */
@@ -277,30 +281,5 @@ final class SpringAssessor
         }
 
         return $trace->asGiven();
-    }
-
-    /**
-     * @param array<string, ?Given> $inputs
-     * @param array<string, string> $words names for missing inputs where the input's own name would not be understood
-     */
-    private function margin(string $quantity, string $place, ?string $coil, Calculation $calculation, array $inputs, ?string $withoutSchool = null, array $words = []): Margin
-    {
-        $limit = $this->limits->of($quantity, $this->case->settings->school);
-        if ($withoutSchool !== null) {
-            $limit = $limit->without($withoutSchool);
-        }
-        $given = array_filter($inputs, static fn (?Given $value): bool => $value !== null);
-        $missing = array_values(array_map(
-            static fn (string $name): string => $words[$name] ?? str_replace('_', ' ', $name),
-            array_keys(array_diff_key($inputs, $given)),
-        ));
-        if ($missing !== []) {
-            return Margin::notMeasured($place, $coil, $limit, $missing);
-        }
-        try {
-            return Margin::judged($place, $coil, $limit, Trace::of($calculation, Values::of($given)));
-        } catch (\DomainException $contradiction) {
-            return Margin::notMeasured($place, $coil, $limit, [$contradiction->getMessage()]);
-        }
     }
 }

@@ -12,22 +12,28 @@ use MuteTapper\App\Evidence\EntryView;
 use MuteTapper\App\Knowledge\KnowledgeFiles;
 use MuteTapper\App\Photograph\Photograph;
 use MuteTapper\App\Photograph\PhotographView;
+use MuteTapper\App\Schedule\ScheduleView;
+use MuteTapper\Core\Before\Cams;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\CaseFile\NextAct;
 use MuteTapper\Core\CaseFile\Progress;
 use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\CaseFile\Story;
+use MuteTapper\Core\Engine\BuildPart;
 use MuteTapper\Core\Engine\HeadPlan;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Station;
 use MuteTapper\Core\Evidence\Entry;
 use MuteTapper\Core\Evidence\EntryKind;
 use MuteTapper\Core\Evidence\Sign;
+use MuteTapper\Core\Schedule\Schedule;
+use MuteTapper\Core\Timeline\Component;
+use Psr\Clock\ClockInterface;
 
 /** Puts a case into the shapes that the screens read. */
 final readonly class CasePresenter
 {
-    public function __construct(private EntityManagerInterface $entities, private Cases $cases, private Calls $calls, private KnowledgeFiles $knowledge)
+    public function __construct(private EntityManagerInterface $entities, private Cases $cases, private Calls $calls, private KnowledgeFiles $knowledge, private ClockInterface $clock)
     {
     }
 
@@ -51,6 +57,9 @@ final readonly class CasePresenter
             $this->steps($progress),
             self::next($progress->nextAct()),
             array_keys(array_filter($this->knowledge->current()->signs, static fn (Sign $sign): bool => $sign->isPossibleOn($engine))),
+            array_map(static fn (BuildPart $part): BuildPartView => new BuildPartView($part->value, $part->label($engine), $part->isByKind()), BuildPart::of($engine)),
+            array_map(static fn (Component $component): NamedView => new NamedView($component->value, $component->label($engine)), Component::of($engine)),
+            array_map(static fn (string $code, string $label): NamedView => new NamedView($code, $label), array_keys(Cams::of($engine)), array_values(Cams::of($engine))),
         );
     }
 
@@ -77,6 +86,7 @@ final readonly class CasePresenter
             $signed === null ? null : implode(', ', array_map(static fn (string $code): string => ($causes[$code] ?? null)->label ?? 'Something not listed', $signed->call->causes)),
             self::next($progress->nextAct()), (object) $worst,
             count($case->engine->stations), count($progress->looked), count($progress->measured), $progress->photographs,
+            ScheduleView::of(Schedule::of($case, $this->clock->now())),
         );
     }
 

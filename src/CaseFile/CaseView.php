@@ -23,6 +23,9 @@ final readonly class CaseView
      * @param list<PhotographView> $photographs
      * @param list<StepView> $steps
      * @param list<string> $possibleSigns
+     * @param list<BuildPartView> $buildParts
+     * @param list<NamedView> $components
+     * @param list<NamedView> $cams
      */
     public function __construct(
         #[OA\Property]
@@ -65,6 +68,12 @@ final readonly class CaseView
         public NextActView $next,
         #[OA\Property(description: 'signs that this engine can show, by code', items: new OA\Items(type: 'string'))]
         public array $possibleSigns,
+        #[OA\Property(description: 'parts of the build as claimed', items: new OA\Items(ref: BuildPartView::class))]
+        public array $buildParts,
+        #[OA\Property(description: 'what can go from one build into the next', items: new OA\Items(ref: NamedView::class))]
+        public array $components,
+        #[OA\Property(description: 'cams whose phase is measured', items: new OA\Items(ref: NamedView::class))]
+        public array $cams,
     ) {
     }
 }

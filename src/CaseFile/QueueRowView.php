@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\App\CaseFile;
 
 use MuteTapper\App\Engine\HeadPlanView;
+use MuteTapper\App\Schedule\ScheduleView;
 use OpenApi\Attributes as OA;
 
 /** A case on the bench queue. */
@@ -43,6 +44,8 @@ final readonly class QueueRowView
         public int $springsMeasured,
         #[OA\Property]
         public int $photographs,
+        #[OA\Property]
+        public ScheduleView $schedule,
     ) {
     }
 }

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Evidence;
 
+use MuteTapper\Core\Evidence\EntryKind;
 use OpenApi\Attributes as OA;
 
 /** An entry as the screen sends it: figures as typed, to be read on this side. */
 #[OA\Schema(required: ['id', 'kind', 'slot', 'supersedes', 'by', 'at', 'data'], properties: [
     new OA\Property('id', description: 'UUIDv7 made by the client; also the idempotency key', type: 'string', format: 'uuid'),
-    new OA\Property('kind', type: 'string', enum: ['reading', 'claim', 'finding', 'look', 'photograph', 'withdrawal']),
+    new OA\Property('kind', type: 'string', enum: EntryKind::class),
     new OA\Property('slot', required: ['place', 'part', 'item', 'index'], properties: [
         new OA\Property('place', type: 'string'), new OA\Property('part', type: 'string'), new OA\Property('item', type: 'string'), new OA\Property('index', type: 'string', nullable: true),
     ], type: 'object'),
@@ -17,11 +18,7 @@ use OpenApi\Attributes as OA;
     new OA\Property('reason', type: 'string', enum: ['mistyped', 're-measured', 'seen again', 'undone'], nullable: true),
     new OA\Property('by', type: 'string'),
     new OA\Property('at', type: 'string', format: 'date-time'),
-    new OA\Property('data', properties: [
-        new OA\Property('text', type: 'string'), new OA\Property('atText', type: 'string'), new OA\Property('gauge', type: 'string'), new OA\Property('standing', type: 'string', enum: ['known', 'said', 'unknown']),
-        new OA\Property('severity', type: 'integer'), new OA\Property('state', type: 'string', enum: ['as_found', 'after_cleaning']), new OA\Property('sureness', type: 'number'), new OA\Property('note', type: 'string'),
-        new OA\Property('sha256', type: 'string'), new OA\Property('caption', type: 'string'),
-    ], type: 'object'),
+    new OA\Property('data', ref: EntryContentView::class),
 ])]
 final class EntryInput
 {

@@ -8,18 +8,27 @@ use Doctrine\ORM\EntityManagerInterface;
 use MuteTapper\App\Knowledge\KnowledgeFiles;
 use MuteTapper\App\Photograph\Photograph;
 use MuteTapper\Core\CaseFile\CaseFile;
+use MuteTapper\Core\CaseFile\EntryContent;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\BuildPart;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Evidence\Columns;
 use MuteTapper\Core\Evidence\Entry;
 use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Evidence\FillState;
 use MuteTapper\Core\Evidence\SeenState;
 use MuteTapper\Core\Evidence\Severity;
+use MuteTapper\Core\Evidence\Slot;
 use MuteTapper\Core\Evidence\Standing;
+use MuteTapper\Core\Photograph\Annotation;
+use MuteTapper\Core\Photograph\Shape;
 use MuteTapper\Core\Quantity\EntryParser;
 use MuteTapper\Core\Quantity\NotUnderstood;
 use MuteTapper\Core\Quantity\PlausibleRange;
+use MuteTapper\Core\Quantity\Quantity;
+use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Quantity\UnitSystem;
 use MuteTapper\Core\Spring\SheetColumn;
 
@@ -27,6 +36,7 @@ use MuteTapper\Core\Spring\SheetColumn;
 final readonly class EntryPreparer
 {
     public const CLAIMED = 'claimed.';
+    public const CLAIMED_WORDS = 'claimed.words';
 
     public function __construct(private KnowledgeFiles $knowledge, private EntityManagerInterface $entities)
     {
@@ -38,16 +48,18 @@ final readonly class EntryPreparer
      */
     public function prepare(Entry $typed, Engine $engine, UnitSystem $units): Entry
     {
+        CaseFile::checkPlace($typed, $engine);
         $data = $typed->node();
         $prepared = new Entry(
             $typed->id, $typed->kind, $typed->slot, $typed->supersedes, $typed->reason, $typed->by, $typed->at, $this->knowledge->current()->hash,
             match ($typed->kind) {
-                EntryKind::Reading => $this->reading($typed->slot->item, $data, $units),
-                EntryKind::Claim => $this->claim($typed->slot->item, $data, $units),
+                EntryKind::Reading => $this->reading($typed->slot, $data, $engine, $units),
+                EntryKind::Claim => $this->claim($typed->slot, $data, $engine, $units),
                 EntryKind::Finding => $this->finding($typed, $data, $engine),
                 EntryKind::Look => $this->look($typed, $data, $engine),
                 EntryKind::Photograph => $this->photograph($data),
                 EntryKind::Withdrawal => [],
+                default => $this->content($typed, $data, $engine, $units),
             },
         );
         CaseFile::checkEntry($prepared, $engine);
@@ -56,9 +68,13 @@ final readonly class EntryPreparer
     }
 
     /** @return array<string, mixed> */
-    private function reading(string $item, Node $data, UnitSystem $units): array
+    private function reading(Slot $slot, Node $data, Engine $engine, UnitSystem $units): array
     {
-        $column = SheetColumn::tryFrom($item) ?? throw BadDocument::at('/slot/item', sprintf('“%s” is not a reading of the spring sheet.', $item));
+        $item = $slot->item;
+        $column = Columns::find($item) ?? throw BadDocument::at('/slot/item', sprintf('“%s” is not a reading of any sheet.', $item));
+        if (!in_array($slot->place, $engine->sites($column->site()), true)) {
+            throw BadDocument::at('/slot/place', sprintf('each %s has its own %s; “%s” is none.', $column->site()->value, $column->label(), $slot->place));
+        }
         $code = $data->maybe('gauge')?->word() ?? $column->gauge();
         $gauge = $this->knowledge->current()->gauges[$code] ?? throw BadDocument::at('/data/gauge', sprintf('there is no gauge “%s” in the library.', $code));
         $content = $this->figure($data, 'text', 'value', $column->range(), $units) + ['gauge' => $gauge->toArray()];
@@ -73,9 +89,19 @@ final readonly class EntryPreparer
     }
 
     /** @return array<string, mixed> */
-    private function claim(string $item, Node $data, UnitSystem $units): array
+    private function claim(Slot $slot, Node $data, Engine $engine, UnitSystem $units): array
     {
-        $column = str_starts_with($item, self::CLAIMED) ? SheetColumn::tryFrom(substr($item, strlen(self::CLAIMED))) : null;
+        $item = $slot->item;
+        if ($item === self::CLAIMED_WORDS) {
+            $part = BuildPart::tryFrom($slot->part);
+            if ($part === null || !$part->isFittedTo($engine)) {
+                throw BadDocument::at('/slot/part', sprintf('this engine has no “%s” that could be claimed.', $slot->part));
+            }
+            $standing = $data->maybe('standing')?->choice(Standing::class) ?? Standing::Said;
+
+            return ['standing' => $standing->value] + ($standing === Standing::Unknown ? [] : ['words' => $data->get('words')->word(1000)]);
+        }
+        $column = str_starts_with($item, self::CLAIMED) ? Columns::find(substr($item, strlen(self::CLAIMED))) : null;
         if ($column === null || !$column->isClaimable()) {
             throw BadDocument::at('/slot/item', sprintf('“%s” is not a figure of the build as claimed.', $item));
         }
@@ -109,11 +135,15 @@ final readonly class EntryPreparer
         if ($engine->siteOf($entry->slot->place, $part->site()) === null) {
             throw BadDocument::at('/slot/place', sprintf('the %s is not looked at in “%s”.', $part->label($engine), $entry->slot->place));
         }
+        if ($sign->needsFill && !$data->has('fill')) {
+            throw BadDocument::at('/data/fill', sprintf('“%s” says nothing without the state of the element: filled or drained.', $sign->name));
+        }
 
         return array_filter([
             'severity' => $data->get('severity')->choice(Severity::class)->value,
             'state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value,
             'sureness' => $data->maybe('sureness')?->number(),
+            'fill' => $data->maybe('fill')?->choice(FillState::class)->value,
             'note' => $data->maybe('note')?->text(4000),
         ], static fn (mixed $value): bool => $value !== null && $value !== '');
     }
@@ -127,6 +157,43 @@ final readonly class EntryPreparer
         }
 
         return ['state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value];
+    }
+
+    /** @return array<string, mixed> */
+    private function content(Entry $typed, Node $data, Engine $engine, UnitSystem $units): array
+    {
+        if ($typed->kind === EntryKind::Annotation && $data->has('points')) {
+            return $this->annotation($data, $units);
+        }
+        if ($typed->kind === EntryKind::Answer) {
+            $question = $this->knowledge->current()->questions[$typed->slot->item] ?? throw BadDocument::at('/slot/item', sprintf('there is no question “%s”.', $typed->slot->item));
+            $choice = $data->get('choice')->word(80);
+            if (!isset($question->choices[$choice])) {
+                throw BadDocument::at('/data/choice', sprintf('“%s” is no answer to “%s”.', $choice, $question->ask));
+            }
+            if (!in_array($typed->slot->place, $engine->sites($question->site), true)) {
+                throw BadDocument::at('/slot/place', sprintf('“%s” is asked of each %s.', $question->ask, $question->site->value));
+            }
+        }
+
+        return EntryContent::normal($typed->kind, $data) ?? throw new \LogicException('No content for '.$typed->kind->value);
+    }
+
+    /** @return array<string, mixed> points and typed distance, as the W3C describes an annotation */
+    private function annotation(Node $data, UnitSystem $units): array
+    {
+        $shape = $data->get('shape')->choice(Shape::class);
+        $known = null;
+        if ($shape === Shape::Scale) {
+            $known = (new EntryParser($units))->parse($data->maybe('text')?->text(40) ?? '', new PlausibleRange(Quantity::of(0.1, Unit::Millimetre), Quantity::of(2000, Unit::Millimetre)));
+        }
+        $points = array_map(static function (Node $point): array {
+            $xy = $point->items();
+
+            return count($xy) === 2 ? [$xy[0]->number(), $xy[1]->number()] : throw BadDocument::at($point->pointer, 'a point is two numbers.');
+        }, $data->get('points')->items());
+
+        return Annotation::of($data->get('sha256')->word(64), $shape, $points, trim($data->maybe('words')?->text(1000) ?? ''), $known)->toArray();
     }
 
     /** @return array<string, mixed> */

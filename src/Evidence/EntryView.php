@@ -17,6 +17,9 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class EntryView
 {
+    /** Content that is shown converted, in fields of its own. */
+    private const SHOWN_APART = ['value' => true, 'at' => true, 'gauge' => true];
+
     private function __construct(
         #[OA\Property]
         public string $id,
@@ -62,6 +65,8 @@ final readonly class EntryView
         public ?string $sha256,
         #[OA\Property]
         public ?string $caption,
+        #[OA\Property(ref: EntryContentView::class, description: 'what was recorded')]
+        public object $content,
     ) {
     }
 
@@ -82,6 +87,7 @@ final readonly class EntryView
             $word('text'), $figure($value), $word('atText'), $figure($at),
             $data->maybe('gauge')?->maybe('label')?->text(), $data->maybe('gauge')?->maybe('code')?->text(), $word('standing'),
             $data->maybe('severity')?->whole(0, 4), $word('state'), $data->maybe('sureness')?->number(), $word('note'), $word('sha256'), $word('caption'),
+            (object) array_diff_key($entry->data, self::SHOWN_APART),
         );
     }
 }

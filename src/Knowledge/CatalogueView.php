@@ -15,7 +15,8 @@ final readonly class CatalogueView
      * @param list<ColumnView> $columns
      * @param list<GaugeView> $gauges
      * @param list<SchoolView> $schools
-     * @param list<QuestionView> $questions
+     * @param list<QuestionView> $questions of the story
+     * @param list<AskedView> $asked
      */
     public function __construct(
         #[OA\Property]
@@ -30,6 +31,8 @@ final readonly class CatalogueView
         public array $schools,
         #[OA\Property(items: new OA\Items(ref: QuestionView::class))]
         public array $questions,
+        #[OA\Property(items: new OA\Items(ref: AskedView::class))]
+        public array $asked,
     ) {
     }
 }

@@ -10,6 +10,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class ColumnView
 {
+    /** @param array{string, string} $units */
     public function __construct(
         #[OA\Property]
         public string $code,
@@ -19,6 +20,12 @@ final readonly class ColumnView
         public string $short,
         #[OA\Property]
         public string $part,
+        #[OA\Property(description: 'what has one such reading each', enum: ['station', 'cylinder', 'bank', 'engine'])]
+        public string $site,
+        #[OA\Property(enum: ['spring', 'before', 'build'])]
+        public string $sheet,
+        #[OA\Property(description: 'unit in which it is typed where none is given, inch and metric', items: new OA\Items(type: 'string'))]
+        public array $units,
         #[OA\Property]
         public string $dimension,
         #[OA\Property]

@@ -11,7 +11,7 @@ use Psr\Clock\ClockInterface;
 /** Reads the knowledge files once a process, and keeps each content that judged a case. */
 final class KnowledgeFiles
 {
-    private const FILES = ['signs', 'causes', 'events', 'limits', 'gauges'];
+    private const FILES = ['signs', 'causes', 'events', 'limits', 'gauges', 'questions', 'steps'];
 
     private ?Knowledge $knowledge = null;
 

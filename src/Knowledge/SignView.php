@@ -43,6 +43,8 @@ final readonly class SignView
         public array $requires,
         #[OA\Property(description: 'comes from the bench, not from looking')]
         public bool $fromBench,
+        #[OA\Property(description: 'the state of the element, filled or drained, is part of the finding')]
+        public bool $needsFill,
     ) {
     }
 }

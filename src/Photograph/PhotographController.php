@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Photograph;
 
+use MuteTapper\App\CaseFile\Cases;
 use MuteTapper\App\Shared\Problem;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -51,5 +52,14 @@ final class PhotographController
         $response->headers->set('Cache-Control', $ready || $which === 'original' ? 'private, max-age=31536000, immutable' : 'no-cache');
 
         return $response;
+    }
+
+    #[Route('/api/cases/{id}/measures', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/measures', operationId: 'getMeasures', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'everything drawn on the photographs of the case, measured', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: MeasureView::class))),
+    ])]
+    public function measures(string $id, Cases $cases): JsonResponse
+    {
+        return new JsonResponse(Measures::of($cases->file($cases->get($id))));
     }
 }

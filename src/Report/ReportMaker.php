@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace MuteTapper\App\Report;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Dompdf\Dompdf;
-use Dompdf\Options;
 use MuteTapper\App\CaseFile\CaseRecord;
 use MuteTapper\App\CaseFile\Cases;
 use MuteTapper\App\Cause\Assessments;
@@ -15,6 +13,7 @@ use MuteTapper\App\Cause\LedgerPresenter;
 use MuteTapper\App\Cause\LedgerView;
 use MuteTapper\App\Engine\EngineView;
 use MuteTapper\App\Photograph\Photograph;
+use MuteTapper\App\Shared\Pdf;
 use MuteTapper\App\Shared\QuantityView;
 use MuteTapper\App\Spring\MarginView;
 use MuteTapper\Core\CaseFile\Assessment;
@@ -40,8 +39,7 @@ final readonly class ReportMaker
         private EntityManagerInterface $entities,
         private Environment $twig,
         private ClockInterface $clock,
-        private string $projectFolder,
-        private string $dataFolder,
+        private Pdf $pdf,
     ) {
     }
 
@@ -52,18 +50,7 @@ final readonly class ReportMaker
 
     public function pdf(CaseRecord $record): string
     {
-        $cache = $this->dataFolder.'/fonts';
-        if (!is_dir($cache)) {
-            @mkdir($cache, 0o755, true);
-        }
-        $dompdf = new Dompdf(new Options(['fontDir' => $cache, 'fontCache' => $cache, 'isRemoteEnabled' => false, 'isPhpEnabled' => false, 'chroot' => [$this->projectFolder.'/assets', $cache], 'defaultPaperSize' => 'a4', 'defaultMediaType' => 'print']));
-        $dompdf->loadHtml($this->html($record), 'UTF-8');
-        $dompdf->render();
-        $canvas = $dompdf->getCanvas();
-        $font = $dompdf->getFontMetrics()->getFont('Sofia Sans') ?? '';
-        $canvas->page_text($canvas->get_width() - 82, $canvas->get_height() - 30, '{PAGE_NUM} of {PAGE_COUNT}', $font, 8, [0.27, 0.32, 0.3]);
-
-        return (string) $dompdf->output();
+        return $this->pdf->of($this->html($record), numbered: true);
     }
 
     /** @return array<string, mixed> */
@@ -85,7 +72,7 @@ final readonly class ReportMaker
         }
 
         return [
-            'fonts' => $this->fonts(),
+            'fonts' => $this->pdf->fonts(),
             'number' => $record->number,
             'name' => $record->name,
             'date' => $this->clock->now(),
@@ -238,18 +225,5 @@ final readonly class ReportMaker
     private static function image(string $svg): string
     {
         return 'data:image/svg+xml;base64,'.base64_encode($svg);
-    }
-
-    /** @return list<array{family: string, weight: int, address: string}> fonts inside the page, so that it reads the same anywhere */
-    private function fonts(): array
-    {
-        $fonts = [];
-        foreach (['Sofia Sans' => 'sofia-sans', 'Sofia Sans Condensed' => 'sofia-sans-condensed'] as $family => $file) {
-            foreach ([400, 700] as $weight) {
-                $fonts[] = ['family' => $family, 'weight' => $weight, 'address' => 'data:font/ttf;base64,'.base64_encode((string) file_get_contents(sprintf('%s/assets/fonts/%s-%d.ttf', $this->projectFolder, $file, $weight)))];
-            }
-        }
-
-        return $fonts;
     }
 }

@@ -48,7 +48,7 @@ final class Example
     {
         if (null === self::$knowledge) {
             $files = [];
-            foreach (['signs', 'causes', 'events', 'limits', 'gauges'] as $name) {
+            foreach (['signs', 'causes', 'events', 'limits', 'gauges', 'questions', 'steps'] as $name) {
                 $files[$name] = json_decode((string) file_get_contents(dirname(__DIR__, 2)."/core/knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR);
             }
             self::$knowledge = Knowledge::fromArray($files);

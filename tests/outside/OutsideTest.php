@@ -32,6 +32,10 @@ final class OutsideTest extends TestCase
         yield [Unit::NewtonPerMillimetre, 'N/mm', 'N/m'];
         yield [Unit::KilopoundPerSquareInch, '1000 psi', 'Pa'];
         yield [Unit::Megapascal, 'MPa', 'Pa'];
+        yield [Unit::PoundPerSquareInch, 'psi', 'Pa'];
+        yield [Unit::Bar, 'bar', 'Pa'];
+        yield [Unit::Kilopascal, 'kPa', 'Pa'];
+        yield [Unit::SquareMillimetrePerSecond, 'mm^2/s', 'm^2/s'];
     }
 
     /** [pub: NIST SP 811, by way of GNU units] */

@@ -9,6 +9,8 @@ import { Queue } from './queue/Queue';
 const NewCase = lazy(() => import('./queue/NewCase'));
 const places: Record<string, ReturnType<typeof lazy>> = {
   story: lazy(() => import('./story/Story')),
+  before: lazy(() => import('./before/Before')),
+  schedule: lazy(() => import('./schedule/Days')),
   teardown: lazy(() => import('./teardown/Teardown')),
   bench: lazy(() => import('./bench/BenchPlace')),
   clearances: lazy(() => import('./clearances/Clearances')),

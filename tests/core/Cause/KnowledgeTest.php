@@ -20,7 +20,7 @@ final class KnowledgeTest extends TestCase
         $knowledge = Example::knowledge();
         self::assertGreaterThanOrEqual(18, \count($knowledge->network->causes));
         self::assertGreaterThanOrEqual(12, \count($knowledge->network->events));
-        self::assertGreaterThanOrEqual(45, \count($knowledge->signs));
+        self::assertGreaterThanOrEqual(100, \count($knowledge->signs));
         self::assertSame([], array_diff(array_map(static fn ($cause): string => $cause->family, $knowledge->network->causes), array_keys($knowledge->families)));
     }
 

@@ -95,11 +95,16 @@ function provisional(entry: EntryInput): EntryView {
     note: data.note ?? null,
     sha256: data.sha256 ?? null,
     caption: data.caption ?? null,
+    content: data,
   };
 }
 
+/** Kinds whose figures the server shows converted; of the others the content is all there is. */
+const SHOWN_APART = new Set<EntryView['kind']>(['reading', 'claim', 'finding', 'look', 'photograph']);
+
 /** The content of an entry, to be recorded once more. */
 export function contentOf(entry: EntryView): EntryInput['data'] {
+  if (!SHOWN_APART.has(entry.kind)) return entry.content;
   const content: EntryInput['data'] = {};
   if (entry.text !== null) content.text = entry.text;
   if (entry.atText !== null) content.atText = entry.atText;
@@ -109,6 +114,8 @@ export function contentOf(entry: EntryView): EntryInput['data'] {
   if (entry.state !== null) content.state = entry.state as 'as_found' | 'after_cleaning';
   if (entry.sureness !== null) content.sureness = entry.sureness;
   if (entry.note !== null) content.note = entry.note;
+  if (entry.content.fill !== undefined) content.fill = entry.content.fill;
+  if (entry.content.words !== undefined) content.words = entry.content.words;
   if (entry.sha256 !== null) content.sha256 = entry.sha256;
   if (entry.caption !== null) content.caption = entry.caption;
   return content;

@@ -115,7 +115,7 @@ export function BenchProvider({ view, children }: { view: CaseView; children: Re
   const recordAll = useCallback<Bench['recordAll']>(
     (kind, list) => {
       const before = list.map(({ slot }) => latest.current.get(slot));
-      const why = kind === 'finding' || kind === 'look' ? 'seen again' : 're-measured';
+      const why = kind === 'reading' || kind === 'claim' ? 're-measured' : 'seen again';
       const entries = postAll(
         kind,
         list.map(({ slot, data }, i) => ({ slot, data, reason: before[i]?.headId == null ? undefined : why })),

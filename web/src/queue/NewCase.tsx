@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { Button, Input, InputNumber, Segmented } from 'antd';
+import { Button, Input, InputNumber, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { HeadPlan } from '../draw/HeadPlan';
@@ -8,6 +8,7 @@ import { Wordmark } from '../frame/Wordmark';
 import { answer, api, Refused, type EngineInput } from '../shared/api';
 import { words } from '../shared/messages';
 import { person } from '../shared/person';
+import { useEngines } from '../shared/queries';
 import { uuidv7 } from '../shared/uuid';
 import './queue.css';
 
@@ -44,7 +45,16 @@ export default function NewCase() {
     placeholderData: (previous) => previous,
     retry: false,
   });
-  const change = (part: Partial<EngineInput>): void => setEngine((old) => ({ ...old, ...part }));
+  const engines = useEngines();
+  /** What a saved engine says of its cylinders goes when these are chosen anew. */
+  const change = (part: Partial<EngineInput>): void =>
+    setEngine((old) => {
+      const next = { ...old, ...part };
+      delete next.numbering;
+      delete next.valveOrder;
+      delete next.firingOrder;
+      return next;
+    });
   const create = async (): Promise<void> => {
     try {
       const view = await answer(api.POST('/api/cases', { body: { id, name, engine, by: person() || 'not named' } }));
@@ -94,6 +104,25 @@ export default function NewCase() {
               onChange={(event) => setName(event.target.value)}
             />
           </label>
+          {engines.data && engines.data.length > 0 && (
+            <label>
+              <span>{words.story.library}</span>
+              <Select
+                value={null}
+                placeholder={words.newCase.fromLibrary}
+                aria-label={words.story.library}
+                style={{ width: 420 }}
+                onChange={(saved: string | null) => {
+                  const found = engines.data.find((one) => one.id === saved);
+                  if (found === undefined) return;
+                  const copy: EngineInput & { summary?: string } = { ...found.engine };
+                  delete copy.summary;
+                  setEngine(copy);
+                }}
+                options={engines.data.map((one) => ({ value: one.id, label: `${one.name}: ${one.engine.summary}` }))}
+              />
+            </label>
+          )}
           <fieldset>
             <legend>{words.newCase.drive}</legend>
             <div className="drives">

@@ -35,3 +35,37 @@ export function useLedger(id: string, revision: number, cause: string | null): U
     queryFn: () => answer(api.GET('/api/cases/{id}/ledger/{cause}', { params: { path: { id, cause: cause ?? '' } } })),
   });
 }
+
+/** A derived view of a case that follows its revision. */
+function useOfCase<T>(name: string, id: string, revision: number, fetch: () => Promise<T>): UseQueryResult<T> {
+  return useQuery({ queryKey: [name, id, revision], queryFn: fetch, placeholderData: (previous) => previous });
+}
+
+export const useBefore = (id: string, revision: number): UseQueryResult<Schemas['BeforeView']> =>
+  useOfCase('before', id, revision, () => answer(api.GET('/api/cases/{id}/before', { params: { path: { id } } })));
+
+export const useTimeline = (id: string, revision: number): UseQueryResult<Schemas['TimelineView']> =>
+  useOfCase('timeline', id, revision, () => answer(api.GET('/api/cases/{id}/timeline', { params: { path: { id } } })));
+
+export const useTeardown = (id: string, revision: number): UseQueryResult<Schemas['TeardownView']> =>
+  useOfCase('teardown', id, revision, () => answer(api.GET('/api/cases/{id}/teardown', { params: { path: { id } } })));
+
+export const useCustody = (id: string, revision: number): UseQueryResult<Schemas['CustodyMoveView'][]> =>
+  useOfCase('custody', id, revision, () => answer(api.GET('/api/cases/{id}/custody', { params: { path: { id } } })));
+
+export const useMeasures = (id: string, revision: number): UseQueryResult<Schemas['MeasureView'][]> =>
+  useOfCase('measures', id, revision, () => answer(api.GET('/api/cases/{id}/measures', { params: { path: { id } } })));
+
+export const useSchedule = (id: string, revision: number): UseQueryResult<Schemas['ScheduleView']> =>
+  useOfCase('schedule', id, revision, () => answer(api.GET('/api/cases/{id}/schedule', { params: { path: { id } } })));
+
+export function useAttention(id: string, revision: number, place: string): UseQueryResult<Schemas['AttentionView'][]> {
+  return useQuery({
+    queryKey: ['attention', id, revision, place],
+    queryFn: () => answer(api.GET('/api/cases/{id}/attention/{place}', { params: { path: { id, place } } })),
+  });
+}
+
+export function useEngines(): UseQueryResult<Schemas['SavedEngineView'][]> {
+  return useQuery({ queryKey: ['engines'], queryFn: () => answer(api.GET('/api/engines')) });
+}

@@ -4,13 +4,14 @@ import { useBench } from '../entry/useBench';
 import type { ColumnView } from '../shared/api';
 import { words } from '../shared/messages';
 import { useCatalogue } from '../shared/queries';
+import { ClaimedParts } from './ClaimedParts';
 
 type Standing = 'known' | 'said' | 'unknown';
 
 /** The build as claimed: the quantities of the spring sheet, for all intakes and all exhausts. */
 export function Claimed() {
   const catalogue = useCatalogue();
-  const columns = (catalogue.data?.columns ?? []).filter((column) => column.claimable);
+  const columns = (catalogue.data?.columns ?? []).filter((column) => column.claimable && column.sheet === 'spring');
   return (
     <>
       <p className="note">{words.story.claimedHint}</p>
@@ -36,12 +37,14 @@ export function Claimed() {
           ))}
         </tbody>
       </table>
+      <h3>{words.story.partsClaimed}</h3>
+      <ClaimedParts />
     </>
   );
 }
 
 /** One claimed figure: saved when the field is left or Enter pressed; a refused one stays with its reason. */
-function ClaimCell({ column, place }: { column: ColumnView; place: string }) {
+export function ClaimCell({ column, place }: { column: ColumnView; place: string }) {
   const { slots, record, withdraw } = useBench();
   const slot = { place, part: column.part, item: `claimed.${column.code}`, index: column.byCoil ? 'outer' : null };
   const { entry, outgoing } = slots.get(slot);
@@ -62,7 +65,7 @@ function ClaimCell({ column, place }: { column: ColumnView; place: string }) {
         ? `${typedThere} at ${refused.entry.data.atText}`
         : typedThere);
   const standing = (entry?.standing ?? refused?.entry.data.standing ?? 'said') as Standing;
-  const name = `${column.label}, ${place === 'kind-I' ? 'all intakes' : 'all exhausts'}`;
+  const name = place === 'engine' ? column.label : `${column.label}, ${place === 'kind-I' ? 'all intakes' : 'all exhausts'}`;
 
   const post = (text: string, how: Standing): void => {
     if (how === 'unknown') {
@@ -87,7 +90,9 @@ function ClaimCell({ column, place }: { column: ColumnView; place: string }) {
         aria-invalid={refused !== null}
         data-committed={stands}
         className={refused === null ? 'cell-input figures' : 'cell-input figures refused'}
-        placeholder={column.atHeight ? 'load at height' : ''}
+        placeholder={
+          column.atHeight ? 'load at height' : column.units.every((unit) => unit === column.units[0]) ? (column.units[0] ?? '') : ''
+        }
         onChange={(event) => setTyped(event.target.value)}
         onBlur={commit}
         onKeyDown={(event) => {

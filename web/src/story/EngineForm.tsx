@@ -1,11 +1,15 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
+import { HeadPlan } from '../draw/HeadPlan';
 import { useBench } from '../entry/useBench';
 import { answer, api, Refused, type EngineInput } from '../shared/api';
 import { words } from '../shared/messages';
 import { person } from '../shared/person';
 import { caseKey } from '../shared/queries';
+import { SaveToLibrary } from './EngineLibrary';
+
+const NONE: ReadonlySet<string> = new Set();
 
 const numbers = (text: string): number[] =>
   text
@@ -32,19 +36,27 @@ export function EngineForm() {
   const [state, setState] = useState<{ words: string; wrong: boolean } | null>(null);
   const change = (part: Partial<EngineInput>): void => setEngine((old) => ({ ...old, ...part }));
 
+  const sameShape = engine.layout === view.engine.layout && engine.cylinders === view.engine.cylinders;
+  const entered: EngineInput = {
+    ...described(engine),
+    firingOrder: numbers(firing),
+    ...(sameShape
+      ? { numbering: Object.fromEntries(Object.entries(numbering).map(([bank, text]) => [bank, numbers(text)])) }
+      : { numbering: undefined as never, valveOrder: null }),
+  };
+  const plan = useQuery({
+    queryKey: ['plan', entered],
+    queryFn: () => answer(api.POST('/api/engine/plan', { body: entered })),
+    placeholderData: (previous) => previous,
+    retry: false,
+  });
+
   const save = async (): Promise<void> => {
-    const sameShape = engine.layout === view.engine.layout && engine.cylinders === view.engine.cylinders;
     try {
       const fresh = await answer(
         api.PUT('/api/cases/{id}/engine', {
           params: { path: { id: view.id }, header: { 'If-Match': `"${view.engineVersion}"` }, query: { by: person() || 'not named' } },
-          body: {
-            ...described(engine),
-            firingOrder: numbers(firing),
-            ...(sameShape
-              ? { numbering: Object.fromEntries(Object.entries(numbering).map(([bank, text]) => [bank, numbers(text)])) }
-              : { numbering: undefined as never, valveOrder: null }),
-          },
+          body: entered,
         }),
       );
       queries.setQueryData(caseKey(view.id), fresh);
@@ -157,6 +169,18 @@ export function EngineForm() {
           </span>
         )}
       </div>
+      <div className="engine-plan">
+        {plan.data && (
+          <HeadPlan
+            plan={plan.data.plan}
+            reading={(cell) => ({ figure: cell.name, spoken: cell.label })}
+            failed={NONE}
+            label={`As entered: ${plan.data.engine.summary}`}
+          />
+        )}
+      </div>
+      {plan.error instanceof Refused && <p className="wide wrong">{plan.error.message}</p>}
+      <SaveToLibrary engine={entered} suggestion={view.name} />
     </form>
   );
 }

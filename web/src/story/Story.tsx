@@ -11,10 +11,12 @@ import { person } from '../shared/person';
 import { caseKey, useCatalogue } from '../shared/queries';
 import { Claimed } from './Claimed';
 import { EngineForm } from './EngineForm';
+import { Logs } from './Logs';
 import { Symptoms } from './Symptoms';
+import { Timeline } from './Timeline';
 import './story.css';
 
-const SECTIONS = ['story', 'symptoms', 'engine', 'claimed'] as const;
+const SECTIONS = ['story', 'symptoms', 'engine', 'claimed', 'timeline', 'log'] as const;
 type Section = (typeof SECTIONS)[number];
 
 interface Draft {
@@ -64,6 +66,8 @@ export default function Story() {
         {section === 'symptoms' && <Symptoms />}
         {section === 'engine' && <EngineForm />}
         {section === 'claimed' && <Claimed />}
+        {section === 'timeline' && <Timeline />}
+        {section === 'log' && <Logs />}
       </div>
     </div>
   );

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Schedule;
+
+use MuteTapper\Core\Document\BadDocument;
+use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Timeline\Event;
+
+/** The day for which the case is promised. */
+final readonly class Promise
+{
+    private function __construct(public \DateTimeImmutable $date)
+    {
+    }
+
+    /** @throws BadDocument */
+    public static function fromNode(Node $data): self
+    {
+        return new self(Event::date($data->get('date')) ?? throw BadDocument::at('/date', 'a promise needs its day.'));
+    }
+
+    public static function slot(): Slot
+    {
+        return new Slot('engine', Task::PART, 'promise');
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['date' => $this->date->format('Y-m-d')];
+    }
+}

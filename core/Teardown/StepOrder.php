@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Teardown;
+
+use MuteTapper\Core\Document\BadDocument;
+use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Evidence\Slot;
+
+/** The order of the plan as a person put it. Steps that it does not name keep their usual place after the named ones. */
+final readonly class StepOrder
+{
+    /** @param list<string> $codes */
+    private function __construct(public array $codes)
+    {
+    }
+
+    /** @throws BadDocument */
+    public static function fromNode(Node $data): self
+    {
+        $codes = $data->get('codes')->words();
+        if (count(array_unique($codes)) !== count($codes)) {
+            throw BadDocument::at('/codes', 'a step stands twice in this order.');
+        }
+
+        return new self($codes);
+    }
+
+    public static function slot(): Slot
+    {
+        return new Slot('engine', StepRecord::PART, 'order');
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['codes' => $this->codes];
+    }
+
+    /**
+     * @param array<string, PlannedStep> $steps in their usual order
+     *
+     * @return array<string, PlannedStep>
+     */
+    public function apply(array $steps): array
+    {
+        $ordered = [];
+        foreach ($this->codes as $code) {
+            if (isset($steps[$code])) {
+                $ordered[$code] = $steps[$code];
+            }
+        }
+
+        return $ordered + $steps;
+    }
+}

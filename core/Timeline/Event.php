@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Timeline;
+
+use MuteTapper\Core\Document\BadDocument;
+use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Evidence\Slot;
+
+/** A build, run, service or failure in the life of the engine, with what it had run since it was built. */
+final readonly class Event
+{
+    public const PART = 'timeline';
+    public const ITEM = 'event';
+
+    private function __construct(public EventKind $what, public ?\DateTimeImmutable $date, public ?float $amount, public RunUnit $unit, public bool $sameSymptom, public string $words)
+    {
+    }
+
+    /** @throws BadDocument */
+    public static function fromNode(Node $data): self
+    {
+        $amount = $data->maybe('amount')?->number();
+        if ($amount !== null && ($amount < 0 || $amount > 1e6)) {
+            throw BadDocument::at('/amount', sprintf('%s is not plausible; accepted is 0 to 1,000,000.', $amount));
+        }
+
+        return new self(
+            $data->get('what')->choice(EventKind::class), self::date($data->maybe('date')), $amount, $data->maybe('unit')?->choice(RunUnit::class) ?? RunUnit::Hours,
+            $data->maybe('sameSymptom')?->flag() ?? false, trim($data->maybe('words')?->text(2000) ?? ''),
+        );
+    }
+
+    public static function slot(string $id): Slot
+    {
+        return new Slot('engine', self::PART, self::ITEM, $id);
+    }
+
+    /** @throws BadDocument */
+    public static function date(?Node $node): ?\DateTimeImmutable
+    {
+        $text = trim($node?->text(40) ?? '');
+        if ($node === null || $text === '') {
+            return null;
+        }
+        $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
+        if ($date === false || $date->format('Y-m-d') !== $text) {
+            throw BadDocument::at($node->pointer, sprintf('“%s” is not a date; accepted is year-month-day, such as 2026-03-14.', $text));
+        }
+
+        return $date;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return array_filter([
+            'what' => $this->what->value, 'date' => $this->date?->format('Y-m-d'), 'amount' => $this->amount, 'unit' => $this->unit->value,
+            'sameSymptom' => $this->sameSymptom ? true : null, 'words' => $this->words === '' ? null : $this->words,
+        ], static fn (mixed $value): bool => $value !== null);
+    }
+}

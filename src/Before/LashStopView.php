@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Before;
+
+use OpenApi\Attributes as OA;
+
+/** A position of the crank at which the valves of one cylinder are set and pulled. */
+#[OA\Schema]
+final readonly class LashStopView
+{
+    /** @param list<string> $stations */
+    public function __construct(
+        #[OA\Property]
+        public string $cylinder,
+        #[OA\Property]
+        public int $number,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $stations,
+        #[OA\Property]
+        public string $words,
+    ) {
+    }
+}

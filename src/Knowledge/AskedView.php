@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Knowledge;
+
+use MuteTapper\Core\Evidence\Choice;
+use MuteTapper\Core\Evidence\Question;
+use OpenApi\Attributes as OA;
+
+/** A question with its few answers. */
+#[OA\Schema]
+final readonly class AskedView
+{
+    /** @param list<array{code: string, label: string, meaning: string}> $choices */
+    private function __construct(
+        #[OA\Property]
+        public string $code,
+        #[OA\Property]
+        public string $ask,
+        #[OA\Property]
+        public string $step,
+        #[OA\Property]
+        public string $part,
+        #[OA\Property(enum: ['station', 'cylinder', 'bank', 'engine'])]
+        public string $site,
+        #[OA\Property(items: new OA\Items(required: ['code', 'label', 'meaning'], properties: [new OA\Property('code', type: 'string'), new OA\Property('label', type: 'string'), new OA\Property('meaning', type: 'string')], type: 'object'))]
+        public array $choices,
+    ) {
+    }
+
+    public static function of(Question $question): self
+    {
+        return new self($question->code, $question->ask, $question->step, $question->part->value, $question->site->value, array_values(array_map(static fn (Choice $choice): array => ['code' => $choice->code, 'label' => $choice->label, 'meaning' => $choice->meaning], $question->choices)));
+    }
+}

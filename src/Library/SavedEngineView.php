@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Library;
+
+use MuteTapper\App\Engine\EngineView;
+use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Engine;
+use OpenApi\Attributes as OA;
+
+/** An engine of the shop's library. */
+#[OA\Schema]
+final readonly class SavedEngineView
+{
+    private function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public EngineView $engine,
+        #[OA\Property]
+        public string $by,
+    ) {
+    }
+
+    public static function of(SavedEngine $saved): self
+    {
+        return new self($saved->id, $saved->name, EngineView::of(Engine::fromNode(Node::root($saved->engine))), $saved->by);
+    }
+}

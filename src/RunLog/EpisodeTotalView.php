@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\RunLog;
+
+use MuteTapper\Core\RunLog\EpisodeKind;
+use OpenApi\Attributes as OA;
+
+/** How often and how long something was past its threshold. */
+#[OA\Schema]
+final readonly class EpisodeTotalView
+{
+    public function __construct(
+        #[OA\Property(type: 'string', enum: EpisodeKind::class)]
+        public EpisodeKind $kind,
+        #[OA\Property]
+        public string $label,
+        #[OA\Property]
+        public int $count,
+        #[OA\Property]
+        public float $seconds,
+    ) {
+    }
+}

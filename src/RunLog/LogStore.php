@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\RunLog;
+
+use Doctrine\ORM\EntityManagerInterface;
+use MuteTapper\App\Shared\Problem;
+use MuteTapper\Core\RunLog\LogFormat;
+use MuteTapper\Core\RunLog\LogResult;
+use MuteTapper\Core\RunLog\Thresholds;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\Messenger\MessageBusInterface;
+
+/** Keeps log files as they came, and what was read from them. Files go through in a stream, never as a whole. */
+final readonly class LogStore
+{
+    public const MOST_BYTES = 512 * 1024 * 1024;
+    private const HEAD_BYTES = 65536;
+
+    public function __construct(private string $dataFolder, private EntityManagerInterface $entities, private MessageBusInterface $bus, private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @param resource $content
+     *
+     * @throws Problem
+     */
+    public function keep($content, string $fileName): LogFile
+    {
+        $folder = $this->dataFolder.'/logs';
+        if (!is_dir($folder)) {
+            @mkdir($folder, 0o755, true);
+        }
+        $aside = $folder.'/'.bin2hex(random_bytes(8)).'.part';
+        $file = fopen($aside, 'x');
+        if ($file === false) {
+            throw new \RuntimeException('The log could not be written to '.$folder);
+        }
+        $hash = hash_init('sha256');
+        $bytes = 0;
+        try {
+            while (!feof($content)) {
+                $chunk = (string) fread($content, 1 << 20);
+                $bytes += strlen($chunk);
+                if ($bytes > self::MOST_BYTES) {
+                    throw Problem::tooLarge(sprintf('%s has more than 512 MB.', $fileName));
+                }
+                hash_update($hash, $chunk);
+                if (fwrite($file, $chunk) !== strlen($chunk)) {
+                    throw new \RuntimeException('The log could not be written to '.$folder);
+                }
+            }
+            if ($bytes === 0) {
+                throw Problem::unreadable($fileName.' is empty.');
+            }
+            fsync($file);
+            $sha256 = hash_final($hash);
+            LogFormat::recognise($this->headOf($aside));
+            rename($aside, $this->path($sha256));
+        } finally {
+            fclose($file);
+            @unlink($aside);
+        }
+        $known = $this->entities->find(LogFile::class, $sha256);
+        if ($known === null) {
+            $known = new LogFile($sha256, $bytes, mb_substr($fileName, 0, 200), $this->clock->now());
+            $this->entities->persist($known);
+            $this->entities->flush();
+        }
+
+        return $known;
+    }
+
+    public function get(string $sha256): LogFile
+    {
+        return $this->entities->find(LogFile::class, $sha256) ?? throw Problem::notFound('There is no log with this checksum here. Drop the file on the story again and it is attached.');
+    }
+
+    public function path(string $sha256): string
+    {
+        return sprintf('%s/logs/%s.csv', $this->dataFolder, $sha256);
+    }
+
+    public function resultPath(string $analysis): string
+    {
+        return sprintf('%s/logs/%s.json', $this->dataFolder, $analysis);
+    }
+
+    public function head(LogFile $file): string
+    {
+        return $this->headOf($this->path($file->sha256));
+    }
+
+    /** The analysis in this format with these thresholds: a known one, or one that is begun. */
+    public function analyse(LogFile $file, LogFormat $format, Thresholds $thresholds): LogAnalysis
+    {
+        $id = hash('sha256', json_encode([$file->sha256, $format->toArray(), $thresholds->toArray()], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
+        $analysis = $this->entities->find(LogAnalysis::class, $id);
+        if ($analysis !== null && in_array($analysis->state, [AnalysisState::Waiting, AnalysisState::Reading, AnalysisState::Ready, AnalysisState::Failed], true)) {
+            return $analysis;
+        }
+        $analysis ??= new LogAnalysis($id, $file, $format->toArray(), $thresholds->toArray());
+        $analysis->state = AnalysisState::Waiting;
+        $this->entities->persist($analysis);
+        $this->entities->flush();
+        $this->bus->dispatch(new AnalyseLog($id));
+
+        return $analysis;
+    }
+
+    public function analysis(string $id): LogAnalysis
+    {
+        return $this->entities->find(LogAnalysis::class, $id) ?? throw Problem::notFound('This log was not read that way.');
+    }
+
+    public function cancel(LogAnalysis $analysis): void
+    {
+        if (in_array($analysis->state, [AnalysisState::Waiting, AnalysisState::Reading], true)) {
+            $analysis->state = AnalysisState::Cancelled;
+            $this->entities->flush();
+        }
+    }
+
+    /**
+     * What was found, as it was written when the reading ended.
+     *
+     * @return array{result: array<string, mixed>, buckets: list<array{float, array<string, array{float, float}>}>, index: list<array{float, int, int}>}
+     */
+    public function result(LogAnalysis $analysis): array
+    {
+        /** @var array{result: array<string, mixed>, buckets: list<array{float, array<string, array{float, float}>}>, index: list<array{float, int, int}>} $content */
+        $content = json_decode((string) file_get_contents($this->resultPath($analysis->id)), true, 16, \JSON_THROW_ON_ERROR);
+
+        return $content;
+    }
+
+    /** @param list<array{float, int, int}> $index time, place in the file and line of every so many rows */
+    public function writeResult(LogAnalysis $analysis, LogResult $result, array $index): void
+    {
+        $aside = $this->resultPath($analysis->id).'.part';
+        file_put_contents($aside, json_encode([
+            'result' => LogResultView::of($result), 'buckets' => $result->buckets, 'index' => $index,
+        ], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
+        rename($aside, $this->resultPath($analysis->id));
+    }
+
+    private function headOf(string $path): string
+    {
+        $head = (string) file_get_contents($path, false, null, 0, self::HEAD_BYTES);
+        $end = strrpos($head, "\n");
+        $head = strlen($head) === self::HEAD_BYTES && $end !== false ? substr($head, 0, $end) : $head;
+
+        return mb_check_encoding($head, 'UTF-8') ? $head : mb_convert_encoding($head, 'UTF-8', 'Windows-1252');
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Teardown;
+
+use MuteTapper\Core\Teardown\RequirementKind;
+use OpenApi\Attributes as OA;
+
+/** Something to be recorded before a step, and where it is still missing. */
+#[OA\Schema]
+final readonly class RequirementView
+{
+    public function __construct(
+        #[OA\Property(type: 'string', enum: RequirementKind::class)]
+        public RequirementKind $kind,
+        #[OA\Property]
+        public string $code,
+        #[OA\Property]
+        public string $label,
+        #[OA\Property]
+        public bool $recorded,
+        #[OA\Property(description: 'how much is there, in words')]
+        public string $known,
+        #[OA\Property(description: 'the first place without it')]
+        public ?string $place,
+    ) {
+    }
+}

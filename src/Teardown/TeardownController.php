@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Teardown;
+
+use MuteTapper\App\CaseFile\Cases;
+use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** The teardown's plan, what is worth a look, where the parts are, and the tags they carry. */
+#[Route('/api/cases/{id}')]
+final class TeardownController
+{
+    #[Route('/teardown', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/teardown', operationId: 'getTeardown', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'the plan', content: new OA\JsonContent(ref: TeardownView::class)),
+    ])]
+    public function plan(string $id, Cases $cases, TeardownPresenter $presenter): JsonResponse
+    {
+        return new JsonResponse($presenter->view($cases->get($id)));
+    }
+
+    #[Route('/attention/{place}', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/attention/{place}', operationId: 'getAttention', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string')), new OA\PathParameter(name: 'place', schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'signs still worth a look there', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: AttentionView::class))),
+    ])]
+    public function attention(string $id, string $place, Cases $cases, TeardownPresenter $presenter): JsonResponse
+    {
+        return new JsonResponse($presenter->attention($cases->get($id), $place));
+    }
+
+    #[Route('/custody', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/custody', operationId: 'getCustody', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'every move of every part, newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: CustodyMoveView::class))),
+    ])]
+    public function custody(string $id, Cases $cases, TeardownPresenter $presenter): JsonResponse
+    {
+        return new JsonResponse($presenter->custody($cases->get($id)));
+    }
+
+    #[Route('/tags.pdf', methods: ['GET'])]
+    public function tags(string $id, Request $request, Cases $cases, TagSheet $sheet): Response
+    {
+        $case = $cases->get($id);
+        $parts = array_values(array_filter(explode(',', $request->query->getString('parts')), static fn (string $part): bool => $part !== ''));
+        $stations = array_values(array_filter(explode(',', $request->query->getString('stations')), static fn (string $station): bool => $station !== ''));
+
+        return new Response($sheet->pdf($case, $stations, $parts, $request->getSchemeAndHttpHost()), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => sprintf('inline; filename="tags-%04d.pdf"', $case->number)]);
+    }
+}

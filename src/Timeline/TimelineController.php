@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Timeline;
+
+use MuteTapper\App\CaseFile\Cases;
+use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** The life of the engine in order. */
+final class TimelineController
+{
+    #[Route('/api/cases/{id}/timeline', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/timeline', operationId: 'getTimeline', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))], responses: [
+        new OA\Response(response: 200, description: 'order of the events, and what contradicts itself', content: new OA\JsonContent(ref: TimelineView::class)),
+    ])]
+    public function timeline(string $id, Cases $cases): JsonResponse
+    {
+        $case = $cases->get($id);
+
+        return new JsonResponse(TimelineView::of($cases->file($case), $case->revision));
+    }
+}

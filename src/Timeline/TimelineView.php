@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Timeline;
+
+use MuteTapper\Core\CaseFile\CaseFile;
+use MuteTapper\Core\Timeline\Timeline;
+use OpenApi\Attributes as OA;
+
+/** The life of the engine in order. The events themselves are entries; here is their order and what does not fit. */
+#[OA\Schema]
+final readonly class TimelineView
+{
+    /**
+     * @param list<string> $order
+     * @param list<string> $contradictions
+     */
+    private function __construct(
+        #[OA\Property]
+        public int $revision,
+        #[OA\Property(description: 'ids of the events, oldest first', items: new OA\Items(type: 'string'))]
+        public array $order,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $contradictions,
+    ) {
+    }
+
+    public static function of(CaseFile $case, int $revision): self
+    {
+        $timeline = Timeline::of($case);
+
+        return new self($revision, array_map(strval(...), array_keys($timeline->events)), $timeline->contradictions);
+    }
+}

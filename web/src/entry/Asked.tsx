@@ -1,0 +1,50 @@
+import { Select } from 'antd';
+import { words } from '../shared/messages';
+import type { Schemas } from '../shared/api';
+import { placeLabel } from './slots';
+import { useBench } from './useBench';
+
+type Question = Schemas['AskedView'];
+
+/** A question answered in one of a few words, with what the answer means. */
+export function Asked({ question, place, narrow = false }: { question: Question; place: string; narrow?: boolean }) {
+  const { view, slots, record, withdraw } = useBench();
+  const slot = { place, part: question.part, item: question.code };
+  const chosen = slots.get(slot).entry?.content.choice ?? null;
+  const choice = question.choices.find((one) => one.code === chosen);
+  const name = place === 'engine' ? question.ask : `${placeLabel(view, place)} ${question.ask.toLowerCase()}`;
+  const answer = (code: string | null): void => {
+    if (code === null) withdraw(slot, name);
+    else record('answer', slot, { choice: code }, `${name}: ${question.choices.find((one) => one.code === code)?.label ?? code}`);
+  };
+  if (narrow) {
+    return (
+      <Select
+        value={chosen}
+        aria-label={name}
+        placeholder={words.before.notAsked}
+        allowClear
+        style={{ width: '100%' }}
+        popupMatchSelectWidth={false}
+        onChange={(code: string | undefined) => answer(code ?? null)}
+        options={question.choices.map((one) => ({ value: one.code, label: one.label, title: one.meaning }))}
+      />
+    );
+  }
+  return (
+    <fieldset className="asked">
+      <legend>{question.ask}</legend>
+      <div className="severities" role="radiogroup" aria-label={name}>
+        <button type="button" role="radio" aria-checked={chosen === null} onClick={() => answer(null)}>
+          {words.before.notAsked}
+        </button>
+        {question.choices.map((one) => (
+          <button key={one.code} type="button" role="radio" aria-checked={chosen === one.code} onClick={() => answer(one.code)}>
+            {one.label}
+          </button>
+        ))}
+      </div>
+      {choice && <p className="note">{choice.meaning}</p>}
+    </fieldset>
+  );
+}
