@@ -4,25 +4,32 @@ declare(strict_types=1);
 
 namespace MuteTapper\Demo;
 
+use Doctrine\ORM\EntityManagerInterface;
 use MuteTapper\App\CaseFile\CaseRecord;
 use MuteTapper\App\CaseFile\Cases;
 use MuteTapper\App\CaseFile\Documents;
 use MuteTapper\App\Cause\Calls;
 use MuteTapper\App\Cause\CallView;
 use MuteTapper\App\Evidence\EntryRecorder;
+use MuteTapper\App\Library\SavedEngine;
 use MuteTapper\App\Photograph\PhotographStore;
+use MuteTapper\App\RunLog\LogStore;
+use MuteTapper\App\Simulated\BenchCamera;
+use MuteTapper\App\Simulated\DataLogger;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Evidence\Entry;
 use MuteTapper\Core\Evidence\EntryKind;
 use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\RunLog\LogFormat;
+use MuteTapper\Core\RunLog\LogUse;
+use MuteTapper\Core\RunLog\Thresholds;
 use MuteTapper\Core\Spring\SheetColumn;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
-use Symfony\Component\Process\Process;
 use Symfony\Component\Uid\Uuid;
 
 /** Fills an empty database with the made-up scenario, through the same doors that people use. */
@@ -40,6 +47,10 @@ final class LoadDemoCommand extends Command
         private readonly PhotographStore $photographs,
         private readonly Calls $calls,
         private readonly ClockInterface $clock,
+        private readonly BenchCamera $camera,
+        private readonly DataLogger $logger,
+        private readonly LogStore $logs,
+        private readonly EntityManagerInterface $entities,
     ) {
         parent::__construct();
     }
@@ -50,6 +61,9 @@ final class LoadDemoCommand extends Command
             $output->writeln('There are cases already; the demo is left out.');
 
             return self::SUCCESS;
+        }
+        foreach (Scenario::engines() as $name => $engine) {
+            $this->entities->persist(new SavedEngine(Uuid::v7()->toRfc4122(), $name, Engine::fromNode(Node::root($engine))->toArray(), self::ANALYST, $this->clock->now()));
         }
         foreach (Scenario::all() as $scenario) {
             $this->load($scenario);
@@ -89,10 +103,23 @@ final class LoadDemoCommand extends Command
                 $this->record($case, EntryKind::Reading, $column->slot($station->code(), 'outer'), ['text' => $text] + $at);
             }
         }
+        foreach ($scenario->more as $more) {
+            $slot = $more['slot'];
+            $index = $slot->index === null || preg_match('/^(-\d+)(\.\d)?$/', $slot->index, $match) !== 1 ? $slot->index : $this->day($match[1]).($match[2] ?? '');
+            $this->record($case, $more['kind'], new Slot($slot->place, $slot->part, $slot->item, $index), array_map(fn (mixed $value): mixed => is_string($value) && preg_match('/^[+-]\d+$/', $value) === 1 ? $this->day($value) : $value, $more['data']));
+        }
+        if ($scenario->run !== null) {
+            $this->log($case, $engine, $scenario->run);
+        }
         foreach ($scenario->pictures as $i => $picture) {
-            $photograph = $this->photographs->keep($this->render($picture['kind']->svg($picture['severity'], 100 + $i)), sprintf('simulated-camera-%s-%d.png', $picture['kind']->value, $i + 1));
+            $photograph = $this->photographs->keep($this->camera->take($picture['kind'], $picture['severity'], 100 + $i), sprintf('simulated-camera-%s-%d.png', $picture['kind']->value, $i + 1));
             $label = $engine->placeLabel($picture['place']) ?? '';
-            $this->record($case, EntryKind::Photograph, new Slot($picture['place'], $picture['part'], 'photograph', substr($photograph->sha256, 0, 16)), ['sha256' => $photograph->sha256, 'caption' => sprintf('%s %s (simulated picture)', $label, $picture['part']), 'state' => 'as_found']);
+            $this->record($case, EntryKind::Photograph, new Slot($picture['place'], $picture['part'], 'photograph', substr($photograph->sha256, 0, 16)), ['sha256' => $photograph->sha256, 'caption' => sprintf('%s %s (simulated picture)', $label, $picture['part']), 'state' => 'as_found', 'about' => $picture['kind']->sign()]);
+            if ($i === 0) {
+                $this->draw($case, new Slot($picture['place'], $picture['part'], 'annotation', 'scale'), ['sha256' => $photograph->sha256, 'shape' => 'scale', 'points' => [[60, 745], [210, 745]], 'text' => '0.250 in']);
+                $this->draw($case, new Slot($picture['place'], $picture['part'], 'annotation', 'arrow'), ['sha256' => $photograph->sha256, 'shape' => 'arrow', 'points' => [[1020, 110], [860, 200]]]);
+                $this->draw($case, new Slot($picture['place'], $picture['part'], 'annotation', 'width'), ['sha256' => $photograph->sha256, 'shape' => 'length', 'points' => [[480, 300], [720, 300]]]);
+            }
         }
         if ($scenario->call !== null) {
             $this->calls->write($case, 1, new CallView($scenario->call['causes'], $scenario->call['words'], $scenario->call['confidence'], self::ANALYST));
@@ -101,17 +128,40 @@ final class LoadDemoCommand extends Command
     }
 
     /** @param array<string, mixed> $data */
+    private function draw(CaseRecord $case, Slot $slot, array $data): void
+    {
+        $this->record($case, EntryKind::Annotation, $slot, $data);
+    }
+
+    /** @param array{seconds: int, limiter: float, missed: list<float>, oil: float|null} $run */
+    private function log(CaseRecord $case, Engine $engine, array $run): void
+    {
+        mt_srand(23);
+        $content = fopen('php://temp', 'r+');
+        if ($content === false) {
+            throw new \RuntimeException('No room for the made-up log.');
+        }
+        foreach ($this->logger->run($run['seconds'], 50, $run['limiter'], $run['missed'], $run['oil']) as $line) {
+            fwrite($content, $line);
+        }
+        rewind($content);
+        $file = $this->logs->keep($content, 'simulated-logger-run-40.csv');
+        $format = LogFormat::recognise($this->logs->head($file));
+        $thresholds = Thresholds::usual($engine);
+        $this->logs->analyse($file, $format, $thresholds);
+        $this->record($case, EntryKind::Log, LogUse::slot($file->sha256), ['sha256' => $file->sha256, 'fileName' => $file->fileName, 'format' => $format->toArray(), 'thresholds' => $thresholds->toArray()]);
+    }
+
+    /** @param string $days from today, signed */
+    private function day(string $days): string
+    {
+        return $this->clock->now()->modify($days.' days')->format('Y-m-d');
+    }
+
+    /** @param array<string, mixed> $data */
     private function record(CaseRecord $case, EntryKind $kind, Slot $slot, array $data): void
     {
         $at = $this->clock->now()->modify(sprintf('-2 days +%d minutes', ++$this->minutes));
         $this->recorder->record($case, new Entry(Uuid::v7()->toRfc4122(), $kind, $slot, null, null, self::ANALYST, $at, null, $data));
-    }
-
-    private function render(string $svg): string
-    {
-        $process = new Process(['rsvg-convert', '--format', 'png']);
-        $process->setInput($svg);
-
-        return $process->mustRun()->getOutput();
     }
 }

@@ -4,17 +4,23 @@ declare(strict_types=1);
 
 namespace MuteTapper\Demo;
 
+use MuteTapper\App\Simulated\PartPicture;
+use MuteTapper\Core\Before\TestColumn;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Engine\Station;
 use MuteTapper\Core\Engine\ValveKind;
+use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Spring\SheetColumn;
 
 /**
  * The made-up shop: cars and boats of leagues that do not exist. Each case has a hidden truth, from which its numbers are
  * computed and then read off as a gauge would.
  *
  * @phpstan-type Finding array{place: string, part: string, sign: string, severity: int, note?: string}
+ * @phpstan-type More array{kind: EntryKind, slot: Slot, data: array<string, mixed>}
  * @phpstan-type Picture array{place: string, part: string, kind: PartPicture, severity: int}
  */
 final readonly class Scenario
@@ -28,6 +34,8 @@ final readonly class Scenario
      * @param list<string> $lookedStations stations whose other parts show nothing
      * @param list<Picture> $pictures
      * @param array{causes: list<string>, words: string, confidence: int}|null $call
+     * @param list<More> $more what else was recorded; a date in it that begins with + or - is days from today
+     * @param array{seconds: int, limiter: float, missed: list<float>, oil: float|null}|null $run for the simulated data logger
      */
     private function __construct(
         public string $name,
@@ -39,6 +47,8 @@ final readonly class Scenario
         public array $lookedStations,
         public array $pictures,
         public ?array $call,
+        public array $more = [],
+        public ?array $run = null,
     ) {
     }
 
@@ -46,6 +56,15 @@ final readonly class Scenario
     public static function all(): array
     {
         return [self::floatFour(), self::boundEight(), self::quietSingle()];
+    }
+
+    /** @return array<string, array<string, mixed>> engines of the shop's library, by name */
+    public static function engines(): array
+    {
+        return [
+            'Quarry Mile eight' => ['layout' => 'vee', 'drive' => 'pushrod', 'face' => 'roller', 'lash' => 'solid', 'cylinders' => 8, 'firing_order' => [1, 8, 4, 3, 6, 5, 7, 2], 'rocker_ratio' => 1.6, 'intended_speed' => 7600.0],
+            'Fen Cup four' => ['layout' => 'inline', 'drive' => 'bucket', 'face' => 'flat', 'lash' => 'solid', 'cylinders' => 4, 'firing_order' => [1, 3, 4, 2], 'intended_speed' => 9200.0],
+        ];
     }
 
     /** Truth: springs lost a fifth of their load in two seasons; the engine floats and hammers its exhaust seats. Signed. */
@@ -96,6 +115,7 @@ final readonly class Scenario
             ['A1-E1', 'A1-E2', 'A1-I1', 'A1-I2', 'A2-E1', 'A2-E2', 'A2-I1', 'A2-I2', 'A3-E1', 'A3-E2', 'A3-I1', 'A3-I2', 'A4-E1', 'A4-E2', 'A4-I1', 'A4-I2'],
             [['place' => 'A2-E1', 'part' => 'valve', 'kind' => PartPicture::ValveTip, 'severity' => 2]],
             ['causes' => ['spring_weak'], 'words' => 'The exhaust springs have lost up to a fifth of their load, and the valves were no longer held: hammered seats, peened tips, a thrown shim. The speed was never above the limiter.', 'confidence' => 85],
+            self::healthOfFour(),
         );
     }
 
@@ -160,6 +180,8 @@ final readonly class Scenario
                 ['place' => 'B3-E1', 'part' => 'spring', 'kind' => PartPicture::SpringCoils, 'severity' => 2],
             ],
             null,
+            self::moreOfEight(),
+            ['seconds' => 400, 'limiter' => 7600.0, 'missed' => [131.0, 262.5], 'oil' => null],
         );
     }
 
@@ -183,6 +205,94 @@ final readonly class Scenario
             [],
             null,
         );
+    }
+
+    /**
+     * Lash and pulls of two earlier dates: the springs of cylinder 2 fall behind.
+     *
+     * @return list<More>
+     */
+    private static function healthOfFour(): array
+    {
+        $more = [];
+        foreach ([['-210', 0.0], ['-90', 0.55], ['', 1.0]] as [$date, $age]) {
+            $i = 0;
+            foreach ([1, 2, 3, 4] as $cylinder) {
+                foreach (['I1', 'I2', 'E1', 'E2'] as $valve) {
+                    $place = 'A'.$cylinder.'-'.$valve;
+                    $lost = ['A2-E1' => 0.22, 'A2-E2' => 0.20, 'A3-E1' => 0.18, 'A3-E2' => 0.19, 'A4-E1' => 0.14, 'A1-E1' => 0.12][$place] ?? 0.0;
+                    $load = 71.0 * (1 - $lost * $age) + self::scatter(++$i, 11);
+                    $lash = 0.010 - ($lost > 0.19 ? 0.004 * $age : 0.0) + 0.0003 * self::scatter($i, 12);
+                    foreach ([1, 2] as $number) {
+                        $more[] = ['kind' => EntryKind::Reading, 'slot' => TestColumn::Pull->slot($place, trim($date.'.'.$number, '.')), 'data' => ['text' => number_format($load + 0.8 * self::scatter($i, 20 + $number), 0).' lb']];
+                    }
+                    $more[] = ['kind' => EntryKind::Reading, 'slot' => new Slot($place, 'valve', SheetColumn::Lash->value, $date === '' ? null : $date), 'data' => ['text' => self::inch($lash)]];
+                }
+            }
+        }
+
+        return $more;
+    }
+
+    /**
+     * @param array<string, mixed> $data
+     *
+     * @return More
+     */
+    private static function record(EntryKind $kind, string $place, string $part, string $item, ?string $index, array $data): array
+    {
+        return ['kind' => $kind, 'slot' => new Slot($place, $part, $item, $index), 'data' => $data];
+    }
+
+    /** @return list<More> */
+    private static function moreOfEight(): array
+    {
+        $more = [];
+        foreach (['A1' => 178, 'A2' => 181, 'A3' => 176, 'A4' => 180, 'B1' => 172, 'B2' => 96, 'B3' => 158, 'B4' => 175] as $cylinder => $psi) {
+            $more[] = self::record(EntryKind::Reading, $cylinder, 'chamber', 'compression', null, ['text' => (string) $psi]);
+            $more[] = self::record(EntryKind::Reading, $cylinder, 'chamber', 'leak_down', 'cold', ['text' => ['B2' => '46', 'B3' => '17'][$cylinder] ?? (string) (6 + ord($cylinder[1]) % 4)]);
+        }
+        foreach (['B2' => 'exhaust', 'B3' => 'exhaust', 'A1' => 'nowhere', 'A2' => 'nowhere'] as $cylinder => $where) {
+            $more[] = self::record(EntryKind::Answer, $cylinder, 'chamber', 'hiss', null, ['choice' => $where]);
+        }
+        foreach (['vacuum_needle' => 'pulsing', 'noise' => 'none'] as $question => $choice) {
+            $more[] = self::record(EntryKind::Answer, 'engine', 'running', $question, null, ['choice' => $choice]);
+        }
+        $more[] = self::record(EntryKind::Answer, 'engine', 'valve', 'mirror', null, ['choice' => 'seen']);
+        $more[] = self::record(EntryKind::Reading, 'engine', 'timing', 'cam_phase_card', 'cam', ['text' => '108']);
+        $more[] = self::record(EntryKind::Reading, 'engine', 'timing', 'cam_phase_found', 'cam', ['text' => '108.5']);
+        foreach (['A1', 'A2', 'A3', 'A4', 'B1', 'B2', 'B3'] as $i => $cylinder) {
+            foreach (['I1' => 167.0, 'E1' => $cylinder[0] === 'B' ? 192.0 : 168.0] as $valve => $load) {
+                foreach ([1, 2] as $number) {
+                    $slip = $cylinder === 'B1' && $valve === 'I1' && $number === 2 ? 9.0 : 0.0;
+                    $more[] = ['kind' => EntryKind::Reading, 'slot' => TestColumn::Pull->slot($cylinder.'-'.$valve, (string) $number), 'data' => ['text' => number_format($load - 12 + 2 * self::scatter($i, 30 + $number) + $slip, 0)]];
+                }
+            }
+        }
+        $events = [['built', 'build', '-700', 0, 'Built for the season before last.'], ['season', 'run', '-420', 22, 'A whole season, nothing.'], ['winter', 'service', '-240', 31, 'New springs, retainers and locators; heads not touched otherwise.'], ['failed', 'failure', '-12', 40, 'Rough at six and a half, then number four dead.']];
+        foreach ($events as [$id, $what, $date, $runs, $words]) {
+            $more[] = self::record(EntryKind::Event, 'engine', 'timeline', 'event', $id, ['what' => $what, 'date' => $date, 'amount' => $runs, 'unit' => 'runs', 'words' => $words]);
+        }
+        foreach (['block' => 'ccc', 'head' => 'ccc', 'cam' => 'ccc', 'followers' => 'ccc', 'pushrods' => 'ccc', 'springs' => 'cnc', 'retainers' => 'cnc', 'locks' => 'ccc', 'valves' => 'ccc', 'oil' => 'nnn', 'tune' => 'c?c'] as $component => $states) {
+            foreach (['season', 'winter', 'failed'] as $at => $event) {
+                $more[] = self::record(EntryKind::Carry, 'engine', 'timeline', 'carry.'.$component, $event, ['state' => ['c' => 'carried', 'n' => 'new', '?' => 'unknown'][$states[$at]]]);
+            }
+        }
+        foreach (['B1-E1' => 2, 'B1-I1' => 2, 'B2-E1' => 2, 'B2-I1' => 2, 'B3-E1' => 1, 'B3-I1' => 2] as $station => $halves) {
+            $more[] = self::record(EntryKind::Pieces, $station, 'locks', 'pieces', null, ['expected' => 2, 'found' => $halves]);
+        }
+        $more[] = self::record(EntryKind::Custody, 'B2-E1', 'spring', 'custody', null, ['where' => 'sealed', 'note' => 'bag 1, dry, lightly oiled']);
+        foreach (['outside', 'gas_tests', 'oil_out', 'covers_off', 'mirror'] as $step) {
+            $more[] = self::record(EntryKind::Step, 'engine', 'plan', 'step.'.$step, null, ['state' => 'done']);
+        }
+        $more[] = self::record(EntryKind::Step, 'engine', 'plan', 'confirm.oil_sample', null, ['state' => 'done']);
+        $more[] = self::record(EntryKind::Promise, 'engine', 'schedule', 'promise', null, ['date' => '+5']);
+        $more[] = self::record(EntryKind::Task, 'engine', 'schedule', 'task', 'customer', ['label' => 'Owner says whether the heads may be cut', 'kind' => 'customer', 'taskState' => 'begun', 'begun' => '-3', 'leastDays' => 2, 'mostDays' => 5, 'due' => '-1']);
+        $more[] = self::record(EntryKind::Task, 'engine', 'schedule', 'task', 'lab', ['label' => 'Spring of 4E to the metallurgy laboratory', 'kind' => 'laboratory', 'taskState' => 'begun', 'begun' => '-2', 'leastDays' => 5, 'mostDays' => 8]);
+        $more[] = self::record(EntryKind::Task, 'engine', 'schedule', 'task', 'measure', ['label' => 'Measure the springs of bank A', 'kind' => 'work', 'leastDays' => 0.5, 'mostDays' => 1]);
+        $more[] = self::record(EntryKind::Task, 'engine', 'schedule', 'task', 'report', ['label' => 'Call and report', 'kind' => 'work', 'leastDays' => 1, 'mostDays' => 1, 'after' => ['lab', 'measure', 'customer']]);
+
+        return $more;
     }
 
     /** @return list<array{place: string, column: string, text: string, at?: string, standing: string}> */

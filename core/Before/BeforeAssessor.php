@@ -210,7 +210,8 @@ final readonly class BeforeAssessor
     private function departure(PullSet $set, string $place): ?Given
     {
         $load = $set->loads[$place] ?? null;
-        $middle = $set->middles[$place] ?? null;
+        // Against all valves together: where most springs of a kind age alike, their own middle value falls with them.
+        $middle = $set->middleOfAll;
 
         return $load === null || $middle === null ? null : Trace::of(new LoadDeparture(), Values::of(['load' => $load->asGiven(), 'reference' => $middle->asGiven()]))->asGiven();
     }

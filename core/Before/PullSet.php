@@ -22,8 +22,9 @@ final readonly class PullSet
      * @param array<string, non-empty-array<int, Reading>> $pulls by station, then number of the pull
      * @param array<string, Trace> $loads middle of a valve's pulls, by station
      * @param array<string, Trace> $middles middle value of the set a station belongs to, by station
+     * @param Trace|null $middleOfAll middle value of all valves together
      */
-    private function __construct(public array $pulls, public array $loads, public array $middles)
+    private function __construct(public array $pulls, public array $loads, public array $middles, public ?Trace $middleOfAll)
     {
     }
 
@@ -58,7 +59,9 @@ final readonly class PullSet
             }
         }
 
-        return new self($pulls, $loads, $middles);
+        $all = array_values(array_map(static fn (Trace $load): Given => $load->asGiven(), $loads));
+
+        return new self($pulls, $loads, $middles, count($all) < self::LEAST_SET ? null : self::middle($all));
     }
 
     /** @return array{string, int} date, empty for the sheet of this case, and number of the pull */

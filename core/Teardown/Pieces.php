@@ -9,7 +9,10 @@ use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Evidence\Slot;
 
-/** Pieces accounted for: how many there must be, how many lie on the tray. What is missing stays open until it is found. */
+/**
+ * Pieces accounted for: how many there must be, how many lie on the tray. What is missing stays open until it is found.
+ * A note names pieces that are no part of a station, such as head bolts.
+ */
 final readonly class Pieces
 {
     public const ITEM = 'pieces';

@@ -159,6 +159,12 @@ final readonly class EntryPreparer
         return ['state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value];
     }
 
+    /** @throws BadDocument when the catalogue does not have it */
+    private function sign(Node $code): string
+    {
+        return isset($this->knowledge->current()->signs[$code->word()]) ? $code->word() : throw BadDocument::at($code->pointer, sprintf('the catalogue has no sign “%s”.', $code->word()));
+    }
+
     /** @return array<string, mixed> */
     private function content(Entry $typed, Node $data, Engine $engine, UnitSystem $units): array
     {
@@ -207,6 +213,7 @@ final readonly class EntryPreparer
         return [
             'sha256' => $sha,
             'caption' => $data->maybe('caption')?->text(400) ?? '',
+            ...($data->has('about') ? ['about' => $this->sign($data->get('about'))] : []),
             'state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value,
         ];
     }

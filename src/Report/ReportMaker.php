@@ -12,6 +12,7 @@ use MuteTapper\App\Cause\Calls;
 use MuteTapper\App\Cause\LedgerPresenter;
 use MuteTapper\App\Cause\LedgerView;
 use MuteTapper\App\Engine\EngineView;
+use MuteTapper\App\Photograph\Measures;
 use MuteTapper\App\Photograph\Photograph;
 use MuteTapper\App\Shared\Pdf;
 use MuteTapper\App\Shared\QuantityView;
@@ -40,6 +41,7 @@ final readonly class ReportMaker
         private Environment $twig,
         private ClockInterface $clock,
         private Pdf $pdf,
+        private WorkSections $work,
     ) {
     }
 
@@ -91,6 +93,7 @@ final readonly class ReportMaker
             'measurements' => $this->measurements($assessment),
             'margins' => $this->margins($assessment, $story->failed),
             'school' => $case->settings->school,
+            'work' => $this->work->of($record, $assessment),
             'open' => $this->open($assessment, $progress),
         ];
     }
@@ -135,13 +138,16 @@ final readonly class ReportMaker
     /** @return list<array{address: string|null, caption: string, state: string, sha256: string}> */
     private function photographs(Assessment $assessment): array
     {
-        $pictures = [];
+        $pictures = $drawn = [];
+        foreach (Measures::of($assessment->case) as $measure) {
+            $drawn[$measure->sha256][] = $measure;
+        }
         foreach ($assessment->case->log->standing(EntryKind::Photograph) as $entry) {
             $data = $entry->node();
             $sha256 = $data->get('sha256')->word();
             $photograph = $this->entities->find(Photograph::class, $sha256);
             $pictures[] = [
-                'address' => $photograph === null ? null : $this->pictures->dataAddress($photograph),
+                'address' => $photograph === null ? null : $this->pictures->dataAddress($photograph, $drawn[$sha256] ?? []),
                 'caption' => $data->maybe('caption')?->text() ?? '',
                 'state' => str_replace('_', ' ', $data->maybe('state')?->text() ?? ''),
                 'sha256' => $sha256,

@@ -6,6 +6,7 @@ namespace MuteTapper\App\Report;
 
 use Intervention\Image\Exceptions\RuntimeException;
 use Intervention\Image\ImageManager;
+use MuteTapper\App\Photograph\MeasureView;
 use MuteTapper\App\Photograph\Photograph;
 use MuteTapper\App\Photograph\PhotographStore;
 
@@ -18,8 +19,12 @@ final readonly class ReportPictures
     {
     }
 
-    /** The picture as a data address, or null where the original is not here or cannot be decoded. */
-    public function dataAddress(Photograph $photograph): ?string
+    /**
+     * The picture as a data address, with what was drawn on it; null where the original is not here or cannot be decoded.
+     *
+     * @param list<MeasureView> $drawn
+     */
+    public function dataAddress(Photograph $photograph, array $drawn): ?string
     {
         $path = $this->store->original($photograph->sha256).'.report.jpg';
         if (!is_file($path)) {
@@ -35,6 +40,10 @@ final readonly class ReportPictures
             $this->store->write($path, $copy->toString());
         }
 
-        return 'data:image/jpeg;base64,'.base64_encode((string) file_get_contents($path));
+        $jpeg = (string) file_get_contents($path);
+
+        return $drawn === []
+            ? 'data:image/jpeg;base64,'.base64_encode($jpeg)
+            : 'data:image/png;base64,'.base64_encode(AnnotatedPicture::of($jpeg, $photograph->width, $photograph->height, $drawn));
     }
 }

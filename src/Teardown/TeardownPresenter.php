@@ -58,7 +58,7 @@ final readonly class TeardownPresenter
     /** @return list<PieceView> */
     public static function missingPieces(CaseFile $case): array
     {
-        return array_map(static fn (array $one): PieceView => new PieceView($one['place'], $one['part']->value, self::at($case->engine, $one['place'], $one['part']), $one['pieces']->missing(), $one['pieces']->note), PieceCount::of($case)->missing());
+        return array_map(static fn (array $one): PieceView => new PieceView($one['place'], $one['part']->value, $one['pieces']->note !== '' ? $one['pieces']->note : self::at($case->engine, $one['place'], $one['part']), $one['pieces']->missing(), $one['pieces']->note), PieceCount::of($case)->missing());
     }
 
     /** @return list<AttentionView> */

@@ -43,7 +43,7 @@ test('a coil-bound spring, from the first click to the report', async ({ page, b
   const picture = info.outputPath('spring.png');
   writeFileSync(
     picture,
-    execFileSync('php', ['-r', 'require "vendor/autoload.php"; echo MuteTapper\\Demo\\PartPicture::SpringCoils->svg(3, 5);']),
+    execFileSync('php', ['-r', 'require "vendor/autoload.php"; echo MuteTapper\\App\\Simulated\\PartPicture::SpringCoils->svg(3, 5);']),
   );
   execFileSync('rsvg-convert', ['-o', picture + '.png', picture]);
   await page

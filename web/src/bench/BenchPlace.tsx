@@ -12,8 +12,8 @@ import { useCatalogue, useSprings } from '../shared/queries';
 import { ofMargin, TraceDialog, type Subject } from './TraceDialog';
 import { useSettings } from './useSettings';
 import { columnsOf, DERIVED, MARGINS, type SheetName } from './columns';
-import { SheetCell } from './SheetCell';
-import './bench.css';
+import { SheetCell } from '../entry/SheetCell';
+import '../entry/sheet.css';
 
 type Direction = 'down' | 'across';
 

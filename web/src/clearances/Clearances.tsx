@@ -8,7 +8,7 @@ import type { MarginView } from '../shared/api';
 import { words } from '../shared/messages';
 import { useSprings } from '../shared/queries';
 import { ofMargin, Reasoning } from '../bench/TraceDialog';
-import '../bench/bench.css';
+import '../entry/sheet.css';
 import './clearances.css';
 
 const FIELD: readonly Column[] = [

@@ -1,9 +1,10 @@
 import { Button } from 'antd';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { SheetCell } from '../bench/SheetCell';
+import { SheetCell } from './SheetCell';
 import { words } from '../shared/messages';
 import { slotKey, type SlotAddress } from './slots';
 import { useBench } from './useBench';
+import './sheet.css';
 
 export interface SheetRow {
   key: string;

@@ -6,7 +6,7 @@ import { Unsettled } from '../entry/Unsettled';
 import { BenchProvider, useBench } from '../entry/useBench';
 import { Refused, type CaseView } from '../shared/api';
 import { words } from '../shared/messages';
-import { useCase } from '../shared/queries';
+import { useCase, useSchedule } from '../shared/queries';
 import { KeysDialog } from './KeysDialog';
 import { PersonButton } from './Person';
 import { Mark } from './Wordmark';
@@ -75,6 +75,7 @@ function HeadRow({ view, step }: { view: CaseView; step: string }) {
           {words.undo(undoable)} <Keycap>Ctrl Z</Keycap>
         </button>
       )}
+      <DaysDoor view={view} open={step === 'schedule'} />
       <Saving />
       <PersonButton />
       <button type="button" className="plain" onClick={() => setKeys(true)}>
@@ -82,6 +83,20 @@ function HeadRow({ view, step }: { view: CaseView; step: string }) {
       </button>
       <KeysDialog step={step} open={keys} onClose={() => setKeys(false)} />
     </header>
+  );
+}
+
+/** The way to the days ahead; it says when the case is late. */
+function DaysDoor({ view, open }: { view: CaseView; open: boolean }) {
+  const schedule = useSchedule(view.id, view.revision);
+  return (
+    <Link
+      to={`/case/${view.id}/schedule`}
+      className={schedule.data?.late || schedule.data?.overdue ? 'days-door wrong' : 'days-door'}
+      aria-current={open ? 'page' : undefined}
+    >
+      {words.days.door(schedule.data?.sentence ?? '', schedule.data?.overdue !== undefined && schedule.data.overdue !== '')}
+    </Link>
   );
 }
 

@@ -5,11 +5,12 @@ import { useBench } from '../entry/useBench';
 import { temper } from '../look/theme';
 import type { MarginView, PlanCell } from '../shared/api';
 import { words } from '../shared/messages';
-import { useSprings } from '../shared/queries';
+import { useBefore, useSprings } from '../shared/queries';
 
 export type Lens = 'looked' | 'signs' | 'seatLoad' | 'travel';
 
 const LENSES: readonly Lens[] = ['looked', 'signs', 'seatLoad', 'travel'];
+const PULLS = 'pull_from_middle';
 const QUANTITY: Partial<Record<Lens, string>> = { seatLoad: 'load_from_middle', travel: 'travel_to_bind' };
 
 interface Props {
@@ -35,6 +36,7 @@ export function PlanSide({ chosen, onChoose, first, children }: Props) {
     return () => window.removeEventListener('keydown', onKey);
   }, []);
   const springs = useSprings(view.id, view.revision);
+  const before = useBefore(view.id, view.revision);
   const failed = useMemo(() => new Set(view.story.failed), [view.story.failed]);
 
   const margins = useMemo(() => {
@@ -42,8 +44,12 @@ export function PlanSide({ chosen, onChoose, first, children }: Props) {
     for (const margin of springs.data?.margins ?? []) {
       if (margin.quantity === QUANTITY[lens] && margin.coil !== 'inner') found.set(margin.place, margin);
     }
+    // Bench and pulls are never mixed: where nothing was measured on the bench, the pulls are shown, and the line says so.
+    if (lens !== 'seatLoad' || [...found.values()].some((margin) => margin.value !== null)) return found;
+    for (const margin of before.data?.margins ?? []) if (margin.quantity === PULLS) found.set(margin.place, margin);
     return found;
-  }, [springs.data, lens]);
+  }, [springs.data, before.data, lens]);
+  const pulled = lens === 'seatLoad' && [...margins.values()].some((margin) => margin.quantity === PULLS && margin.value !== null);
 
   const reading = (cell: PlanCell): CellReading => {
     const quantity = QUANTITY[lens];
@@ -58,7 +64,7 @@ export function PlanSide({ chosen, onChoose, first, children }: Props) {
   const line = {
     looked: words.lens.lookedLine,
     signs: words.lens.signsLine,
-    seatLoad: words.lens.seatLoadLine,
+    seatLoad: pulled ? words.lens.pullLine : words.lens.seatLoadLine,
     travel: words.lens.travelLine,
   }[lens];
   const limit = lens === 'travel' ? [...margins.values()][0]?.limitWords : undefined;

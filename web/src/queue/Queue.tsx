@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button, Input, Modal, Spin } from 'antd';
 import { useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { DaysRule } from '../draw/DaysRule';
 import { HeadPlan, type CellReading } from '../draw/HeadPlan';
 import { PersonButton } from '../frame/Person';
 import { Wordmark } from '../frame/Wordmark';
@@ -114,7 +115,8 @@ function Table({ rows }: { rows: readonly QueueRow[] }) {
           <th colSpan={2}>{columns.label}</th>
           <th>{columns.event}</th>
           <th>{columns.now}</th>
-          <th>{columns.known}</th>
+          <th>{columns.waits}</th>
+          <th>{columns.days}</th>
         </tr>
       </thead>
       <tbody>
@@ -136,14 +138,29 @@ function Table({ rows }: { rows: readonly QueueRow[] }) {
                 {row.next.words}
               </Link>
             </td>
-            <td className="figures quiet">
-              {row.lookedAt} and {row.springsMeasured} of {row.stations}
+            <td className={row.schedule.overdue === '' ? 'quiet' : 'wrong'}>
+              {row.schedule.overdue === '' ? row.schedule.waitsFor || words.queue.nobody : `${words.days.overdue}: ${row.schedule.overdue}`}
+            </td>
+            <td className="queue-days">
+              {row.schedule.daysPromised !== null && (
+                <DaysRule
+                  promised={row.schedule.daysPromised}
+                  least={row.schedule.leastDays}
+                  most={row.schedule.mostDays}
+                  late={row.schedule.late}
+                  width={130}
+                  label={row.schedule.sentence}
+                />
+              )}
+              <Link to={`/case/${row.id}/schedule`} className={row.schedule.late ? 'wrong' : 'quiet'}>
+                {row.schedule.sentence || words.days.title.toLowerCase()}
+              </Link>
             </td>
           </tr>
         ))}
         {rows.length === 0 && (
           <tr>
-            <td colSpan={6} className="quiet">
+            <td colSpan={7} className="quiet">
               {words.queue.nothingFound}
             </td>
           </tr>

@@ -91,7 +91,7 @@ export function EngineForm() {
 
   return (
     <form
-      className="questions"
+      className="questions engine-form"
       onSubmit={(event) => {
         event.preventDefault();
         void save();

@@ -1,10 +1,11 @@
-import { Button, Modal } from 'antd';
+import { Button } from 'antd';
 import { useRef, useState } from 'react';
 import { placeLabel } from '../entry/slots';
 import { useBench } from '../entry/useBench';
 import type { EntryView } from '../shared/api';
 import { words } from '../shared/messages';
-import { uploadPhotograph } from './uploadPhotograph';
+import { Annotator } from '../photograph/Annotator';
+import { usePhotographs } from '../photograph/usePhotographs';
 
 interface Props {
   place: string;
@@ -13,45 +14,16 @@ interface Props {
   state: 'as_found' | 'after_cleaning';
 }
 
-interface Failed {
-  file: File;
-  message: string;
-}
-
 /** The photographs of a part; takes new ones by drag and drop or from a file. */
 export function PhotoStrip({ place, part, partLabel, state }: Props) {
-  const { view, slots, record } = useBench();
+  const { view, slots } = useBench();
   const input = useRef<HTMLInputElement>(null);
   const [over, setOver] = useState(false);
-  const [busy, setBusy] = useState(0);
-  const [failed, setFailed] = useState<Failed[]>([]);
+  const { take, busy, failed, forget } = usePhotographs(place, part, state);
   const [open, setOpen] = useState<EntryView | null>(null);
   const all = slots.standing('photograph').filter((entry) => entry.place === place);
   const shown = [...all.filter((entry) => entry.part === part), ...all.filter((entry) => entry.part !== part)];
   const label = placeLabel(view, place);
-
-  const take = async (files: readonly File[]): Promise<void> => {
-    setBusy((n) => n + files.length);
-    for (const file of files) {
-      try {
-        const photograph = await uploadPhotograph(file);
-        record(
-          'photograph',
-          { place, part, item: 'photograph', index: photograph.sha256.slice(0, 16) },
-          { sha256: photograph.sha256, caption: `${label} ${partLabel}`, state },
-          `photograph of ${label} ${partLabel}`,
-        );
-        setFailed((old) => old.filter((one) => one.file !== file));
-      } catch (error) {
-        setFailed((old) => [
-          ...old.filter((one) => one.file !== file),
-          { file, message: error instanceof Error ? error.message : String(error) },
-        ]);
-      } finally {
-        setBusy((n) => n - 1);
-      }
-    }
-  };
 
   return (
     <section className="photo-strip" aria-label="Photographs">
@@ -63,10 +35,10 @@ export function PhotoStrip({ place, part, partLabel, state }: Props) {
             </p>
           ))}
           <Button size="small" onClick={() => void take(failed.map((one) => one.file))}>
-            Try again
+            {words.photo.again}
           </Button>{' '}
-          <Button size="small" onClick={() => setFailed([])}>
-            Leave it
+          <Button size="small" onClick={forget}>
+            {words.photo.leave}
           </Button>
         </div>
       )}
@@ -107,17 +79,7 @@ export function PhotoStrip({ place, part, partLabel, state }: Props) {
           }}
         />
       </div>
-      <Modal
-        open={open !== null}
-        onCancel={() => setOpen(null)}
-        footer={null}
-        width={1000}
-        title={open?.caption}
-        transitionName=""
-        maskTransitionName=""
-      >
-        {open?.sha256 && <Large sha256={open.sha256} entry={open} />}
-      </Modal>
+      {open && <Annotator key={open.index} entry={slots.get(open).entry ?? open} onClose={() => setOpen(null)} />}
     </section>
   );
 }
@@ -145,27 +107,5 @@ function Thumb({ entry, chosen, onOpen }: { entry: EntryView; chosen: boolean; o
         <span>{entry.state === 'after_cleaning' ? words.teardown.afterCleaning : words.teardown.asFound}</span>
       </span>
     </button>
-  );
-}
-
-function Large({ sha256, entry }: { sha256: string; entry: EntryView }) {
-  const { view } = useBench();
-  const photograph = view.photographs.find((one) => one.sha256 === sha256);
-  return (
-    <figure className="large-photo">
-      {photograph?.workingCopy === 'missing' || photograph?.workingCopy === 'failed' ? (
-        <p className="empty">{photograph.workingCopy === 'failed' ? words.teardown.broken : words.teardown.notSupplied}</p>
-      ) : (
-        <img src={`/api/photographs/${sha256}/working`} alt={entry.caption ?? ''} />
-      )}
-      <figcaption className="note">
-        {photograph?.fileName}, {photograph?.width} × {photograph?.height}, by {entry.by}.{' '}
-        <a href={`/api/photographs/${sha256}/original`} target="_blank" rel="noreferrer">
-          Original, byte for byte
-        </a>
-        <br />
-        SHA-256 <span className="figures">{sha256}</span>
-      </figcaption>
-    </figure>
   );
 }

@@ -1,22 +1,41 @@
 import { Button, Input, Select } from 'antd';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useSearchParams } from 'react-router';
 import { nearest } from '../draw/HeadPlan';
 import { Keycap, Tag } from '../draw/Tag';
 import { TemperChip } from '../draw/Temper';
-import { placeLabel } from '../entry/slots';
+import { Asked } from '../entry/Asked';
+import { contentOf, placeLabel } from '../entry/slots';
 import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
 import { useChosen } from '../frame/useChosen';
 import { temper } from '../look/theme';
 import type { SignView } from '../shared/api';
 import { words } from '../shared/messages';
-import { useCatalogue } from '../shared/queries';
+import { useCatalogue, useTeardown } from '../shared/queries';
+import { PhotoDesk } from '../photograph/PhotoDesk';
+import { StepCard } from './NextStep';
 import { PhotoStrip } from './PhotoStrip';
+import { Pieces } from './Pieces';
+import { Plan } from './Plan';
+import { WorthALook } from './WorthALook';
 import { findSigns } from './findSigns';
 import './teardown.css';
 
 type Site = 'station' | 'cylinder' | 'engine';
 type Slot = 'part' | 'sign' | 'severity';
+const MODES = ['look', 'plan', 'pieces', 'photographs'] as const;
+type Mode = (typeof MODES)[number];
+
+/** What is done in the teardown, kept in the address beside the station. */
+function useMode(): [Mode, (mode: Mode) => void] {
+  const [search, setSearch] = useSearchParams();
+  const mode = MODES.find((one) => one === search.get('do')) ?? 'look';
+  return [
+    mode,
+    (next) => setSearch((old) => new URLSearchParams([...[...old].filter(([key]) => key !== 'do'), ['do', next]]), { replace: true }),
+  ];
+}
 
 /** Step 3: station by station, part by part: what is there, and what is firmly not there. */
 export default function Teardown() {
@@ -38,6 +57,9 @@ export default function Teardown() {
   const [note, setNote] = useState('');
   const [sureness, setSureness] = useState(1);
   const [cleaned, setCleaned] = useState(false);
+  const [fill, setFill] = useState<'filled' | 'drained' | null>(null);
+  const [mode, setMode] = useMode();
+  const teardown = useTeardown(view.id, view.revision);
   const state = cleaned ? ('after_cleaning' as const) : ('as_found' as const);
   const inputs = { part: useRef<HTMLInputElement>(null), sign: useRef<HTMLInputElement>(null), severity: useRef<HTMLInputElement>(null) };
   const [active, setActive] = useState<Slot>('part');
@@ -69,6 +91,7 @@ export default function Teardown() {
     setSeverity(null);
     setNote('');
     setSureness(1);
+    setFill(null);
   };
   const goTo = (code: string | null): void => {
     clear();
@@ -110,13 +133,40 @@ export default function Teardown() {
     );
     next(codes);
   };
+  const needsFill = sign?.needsFill === true && view.engine.lash === 'hydraulic' && fill === null;
+  const before = useMemo(() => {
+    const kind = view.stations.filter((one) => one.kind === station?.kind);
+    return kind[kind.findIndex((one) => one.code === station?.code) - 1] ?? null;
+  }, [view.stations, station]);
+  /** What stands at the neighbour before, on parts where nothing stands here. */
+  const asNeighbour = (): void => {
+    if (before === null || site !== 'station') return;
+    const open = new Set(parts.filter((one) => slots.worst(place, one.code) === null).map((one) => one.code));
+    const there = (kind: 'finding' | 'look') => slots.standing(kind).filter((entry) => entry.place === before.code && open.has(entry.part));
+    for (const kind of ['finding', 'look'] as const)
+      recordAll(
+        kind,
+        there(kind).map((entry) => ({
+          slot: { place, part: entry.part, item: entry.item },
+          data: contentOf(entry),
+          words: `${label} as ${before.label}`,
+        })),
+      );
+    next([...there('finding'), ...there('look')].map((entry) => entry.part));
+  };
   const rest = (): void => nothingOn(parts.filter((one) => slots.worst(place, one.code) === null).map((one) => one.code));
   const accept = (): void => {
-    if (part === undefined || sign === null || severity === null) return;
+    if (part === undefined || sign === null || severity === null || needsFill) return;
     record(
       'finding',
       { place, part: part.code, item: sign.code },
-      { severity, state, ...(sureness < 1 ? { sureness } : {}), ...(note.trim() === '' ? {} : { note: note.trim() }) },
+      {
+        severity,
+        state,
+        ...(fill === null ? {} : { fill }),
+        ...(sureness < 1 ? { sureness } : {}),
+        ...(note.trim() === '' ? {} : { note: note.trim() }),
+      },
       `${label} ${part.label}, ${sign.name}, ${severity}`,
     );
     next([part.code]);
@@ -140,6 +190,9 @@ export default function Teardown() {
     if (event.code === 'Digit0' && event.shiftKey) {
       event.preventDefault();
       rest();
+    } else if (event.key === '=') {
+      event.preventDefault();
+      asNeighbour();
     } else if (event.key === '0') {
       event.preventDefault();
       if (part) nothingOn([part.code]);
@@ -180,6 +233,9 @@ export default function Teardown() {
     if (/^[0-4]$/.test(event.key)) {
       event.preventDefault();
       setSeverity(Number(event.key));
+    } else if (sign?.needsFill === true && /^[fd]$/i.test(event.key)) {
+      event.preventDefault();
+      setFill(event.key.toLowerCase() === 'f' ? 'filled' : 'drained');
     } else if (event.key === 'Enter') {
       event.preventDefault();
       accept();
@@ -205,6 +261,8 @@ export default function Teardown() {
       .slice(0, 3)
       .map(([name, step]) => `${name} ${step}`)
       .join(', ');
+  const nextStep = teardown.data?.steps.find((step) => step.code === teardown.data.next);
+  const asked = catalogue.data?.asked.find((one) => one.step === 'teardown' && one.part === part?.code);
   const recorded = slots.findingsAt(place).filter((entry) => entry.severity !== null);
   const signName = (code: string): string => catalogue.data?.signs.find((one) => one.code === code)?.name ?? code;
   const partName = (code: string): string => view.parts.find((one) => one.code === code)?.label ?? code;
@@ -227,7 +285,14 @@ export default function Teardown() {
               bank {station?.cylinder[0]}, position {station?.cylinder.slice(1)} from the front
             </span>
           </div>
-          <div className="sites" role="group" aria-label="Where">
+          <div className="sites modes" role="group" aria-label="What to do">
+            {MODES.map((one) => (
+              <button key={one} type="button" aria-pressed={one === mode} onClick={() => setMode(one)}>
+                {words.teardown.modes[one]}
+              </button>
+            ))}
+          </div>
+          <div className="sites" role="group" aria-label="Where" hidden={mode !== 'look'}>
             {(['station', 'cylinder', 'engine'] as const).map((one) => (
               <button
                 key={one}
@@ -243,7 +308,10 @@ export default function Teardown() {
             ))}
           </div>
         </header>
-        <div className="teardown-body">
+        {mode === 'plan' && teardown.data && <Plan teardown={teardown.data} />}
+        {mode === 'pieces' && teardown.data && <Pieces teardown={teardown.data} chosen={chosen} choose={choose} />}
+        {mode === 'photographs' && <PhotoDesk place={place} part={part?.code ?? 'valve'} shots={teardown.data?.shots ?? []} />}
+        <div className="teardown-body" hidden={mode !== 'look'}>
           <ul className="parts" aria-label="Parts">
             {parts.map((one) => (
               <li key={one.code}>
@@ -315,9 +383,21 @@ export default function Teardown() {
                 {cleaned ? words.teardown.afterCleaning : words.teardown.asFound}
               </button>
             </div>
+            {sign === null && active === 'part' && (
+              <WorthALook
+                place={place}
+                onTake={(code, wanted) => {
+                  const found = catalogue.data?.signs.find((one) => one.code === wanted);
+                  if (found === undefined) return;
+                  clear();
+                  setPartCode(code);
+                  pick(found);
+                }}
+              />
+            )}
             {sign === null && (
               <ul className="matches" id="sign-matches" role="listbox" aria-label="Signs of this part">
-                {matches.slice(0, 7).map((one, i) => (
+                {matches.slice(0, active === 'part' ? 4 : 7).map((one, i) => (
                   <li
                     key={one.code}
                     id={`sign-${one.code}`}
@@ -389,46 +469,64 @@ export default function Teardown() {
                 />
               </div>
             )}
+            {needsFill && <p className="wrong">{words.teardown.fillWhy}</p>}
+            {sign?.needsFill === true && (
+              <div className="severities" role="radiogroup" aria-label={words.teardown.fillWhy}>
+                {(['filled', 'drained'] as const).map((one) => (
+                  <button key={one} type="button" role="radio" aria-checked={fill === one} onClick={() => setFill(one)}>
+                    {words.teardown.fill[one]}
+                  </button>
+                ))}
+              </div>
+            )}
+            {sign === null && site === 'station' && asked && <Asked question={asked} place={place} />}
             <div className="entry-acts">
-              <Button type="primary" disabled={sign === null || severity === null} onClick={accept}>
+              <Button type="primary" disabled={sign === null || severity === null || needsFill} onClick={accept}>
                 {words.teardown.accept}
               </Button>
               <Button onClick={() => part && nothingOn([part.code])}>
                 {words.teardown.nothingHere} <Keycap>0</Keycap>
               </Button>
               <Button onClick={rest}>{words.teardown.rest}</Button>
+              {before !== null && site === 'station' && (
+                <Button onClick={asNeighbour}>
+                  {words.teardown.asNeighbour(before.label)} <Keycap>=</Keycap>
+                </Button>
+              )}
             </div>
           </div>
-          <aside className="recorded" aria-label={words.teardown.found}>
-            <h3>
-              {words.teardown.found}: {label}
-            </h3>
-            {recorded.length === 0 && <p className="note">Nothing yet. Looked at and nothing there shows as 0 in the parts list.</p>}
-            <ul>
-              {recorded.map((entry) => (
-                <li key={entry.id}>
-                  <TemperChip step={entry.severity} size={20} />
-                  <span>
-                    {partName(entry.part)}: {signName(entry.item)}
-                    <small>
-                      {entry.by}
-                      {entry.state === 'after_cleaning' ? `, ${words.teardown.afterCleaning}` : ''}
-                      {entry.sureness !== null && entry.sureness < 1
-                        ? `, ${entry.sureness > 0.6 ? words.teardown.fairlySure : words.teardown.notSure}`
-                        : ''}
-                      {entry.note === null ? '' : `. ${entry.note}`}
-                    </small>
-                  </span>
-                  <button type="button" className="take-back" onClick={() => withdraw(entry, `${label} ${signName(entry.item)}`)}>
-                    {words.teardown.takeBack}
-                  </button>
-                </li>
-              ))}
-            </ul>
-            <p className="note caution">{words.teardown.caution}</p>
+          <aside className="recorded">
+            {nextStep && <StepCard key={nextStep.code} step={nextStep} heading={words.plan.next} />}
+            <section aria-label={words.teardown.found}>
+              <h3>
+                {words.teardown.found}: {label}
+              </h3>
+              {recorded.length === 0 && <p className="note">Nothing yet. Looked at and nothing there shows as 0 in the parts list.</p>}
+              <ul>
+                {recorded.map((entry) => (
+                  <li key={entry.id}>
+                    <TemperChip step={entry.severity} size={20} />
+                    <span>
+                      {partName(entry.part)}: {signName(entry.item)}
+                      <small>
+                        {entry.by}
+                        {entry.state === 'after_cleaning' ? `, ${words.teardown.afterCleaning}` : ''}
+                        {entry.sureness !== null && entry.sureness < 1
+                          ? `, ${entry.sureness > 0.6 ? words.teardown.fairlySure : words.teardown.notSure}`
+                          : ''}
+                        {entry.note === null ? '' : `. ${entry.note}`}
+                      </small>
+                    </span>
+                    <button type="button" className="take-back" onClick={() => withdraw(entry, `${label} ${signName(entry.item)}`)}>
+                      {words.teardown.takeBack}
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </section>
           </aside>
         </div>
-        {part && <PhotoStrip place={place} part={part.code} partLabel={part.label} state={state} />}
+        {part && mode === 'look' && <PhotoStrip place={place} part={part.code} partLabel={part.label} state={state} />}
       </div>
     </div>
   );

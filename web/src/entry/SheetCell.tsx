@@ -1,5 +1,5 @@
 import { memo, useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import type { SlotState } from '../entry/slots';
+import type { SlotState } from './slots';
 
 interface Props {
   name: string;

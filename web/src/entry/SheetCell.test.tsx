@@ -2,8 +2,8 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { expect, test, vi } from 'vitest';
 import type { EntryView } from '../shared/api';
-import type { Outgoing } from '../entry/outbox';
-import type { SlotState } from '../entry/slots';
+import type { Outgoing } from './outbox';
+import type { SlotState } from './slots';
 import { SheetCell } from './SheetCell';
 
 const entry = (shown: string, atText: string | null = null): EntryView => ({ shown, text: shown, atText, atShown: atText }) as EntryView;

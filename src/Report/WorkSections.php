@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Report;
+
+use MuteTapper\App\CaseFile\CaseRecord;
+use MuteTapper\App\Spring\MarginView;
+use MuteTapper\App\Teardown\TeardownPresenter;
+use MuteTapper\Core\Before\LashChange;
+use MuteTapper\Core\CaseFile\Assessment;
+use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Schedule\LaboratoryReport;
+use MuteTapper\Core\Teardown\StepState;
+use MuteTapper\Core\Timeline\Timeline;
+use MuteTapper\Core\Verdict\Verdict;
+
+/** What the report tells of the work before the bench: the engine's life, tests, teardown, custody and laboratories. */
+final readonly class WorkSections
+{
+    public function __construct(private TeardownPresenter $teardown)
+    {
+    }
+
+    /** @return array<string, mixed> by name of the section */
+    public function of(CaseRecord $record, Assessment $assessment): array
+    {
+        return [
+            'timeline' => $this->timeline($assessment),
+            'answers' => $this->answers($assessment),
+            'before' => $this->before($assessment),
+            'remarks' => $assessment->before->remarks,
+            'drifts' => array_map(static fn (LashChange $change): string => sprintf('%s: %s since %s. %s', MarginView::of($change->margin, $assessment->case)->label, MarginView::of($change->margin, $assessment->case)->value->shown ?? '', $change->since, $change->meaning()), array_values(array_filter($assessment->before->changes, static fn (LashChange $change): bool => $change->isDrift()))),
+            'departures' => $this->departures($record, $assessment),
+            'missing' => array_map(static fn ($piece): string => sprintf('%s: %d missing', $piece->label, $piece->missing), TeardownPresenter::missingPieces($assessment->case)),
+            'custody' => array_values(array_filter($this->teardown->custody($record), static fn ($move): bool => $move->now)),
+            'laboratories' => array_map(static fn ($entry): LaboratoryReport => LaboratoryReport::fromNode($entry->node()), $assessment->case->log->standing(EntryKind::Report)),
+        ];
+    }
+
+    /** @return list<array{what: string, date: string, count: string, words: string}> */
+    private function timeline(Assessment $assessment): array
+    {
+        $rows = [];
+        foreach (Timeline::of($assessment->case)->events as $event) {
+            $rows[] = [
+                'what' => $event->what->value.($event->sameSymptom ? ', same symptom' : ''), 'date' => $event->date?->format('Y-m-d') ?? '',
+                'count' => $event->amount === null ? '' : rtrim(rtrim(number_format($event->amount, 1, '.', ''), '0'), '.').' '.$event->unit->value, 'words' => $event->words,
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array{where: string, ask: string, answer: string}> */
+    private function answers(Assessment $assessment): array
+    {
+        $rows = [];
+        foreach ($assessment->case->log->standing(EntryKind::Answer) as $entry) {
+            $question = $assessment->knowledge->questions[$entry->slot->item] ?? null;
+            if ($question !== null) {
+                $choice = $entry->node()->get('choice')->text();
+                $rows[] = ['where' => $entry->slot->place === 'engine' ? '' : $assessment->case->engine->placeLabel($entry->slot->place) ?? '', 'ask' => $question->ask, 'answer' => ($question->choices[$choice] ?? null)->label ?? $choice];
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array{view: MarginView, image: string}> what was measured before the teardown */
+    private function before(Assessment $assessment): array
+    {
+        $rows = [];
+        foreach ($assessment->before->margins as $margin) {
+            if ($margin->verdict !== Verdict::NotMeasured) {
+                $view = MarginView::of($margin, $assessment->case);
+                $rows[] = ['view' => $view, 'image' => 'data:image/svg+xml;base64,'.base64_encode(MarginRuleSvg::of($view))];
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return list<string> steps left out, or made without what should have been recorded first */
+    private function departures(CaseRecord $record, Assessment $assessment): array
+    {
+        $lines = [];
+        foreach ($this->teardown->plan($record, $assessment->case)->steps as $step) {
+            if ($step->state === StepState::Skipped || ($step->state === StepState::Done && $step->reason !== '')) {
+                $lines[] = sprintf('%s: %s. %s', $step->step->label, $step->state === StepState::Skipped ? 'left out' : 'done without everything recorded first', $step->reason);
+            }
+        }
+
+        return $lines;
+    }
+}

@@ -1,0 +1,217 @@
+import { Button, Segmented, Select } from 'antd';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { Keycap } from '../draw/Tag';
+import { placeLabel } from '../entry/slots';
+import { useBench } from '../entry/useBench';
+import type { EntryView, Schemas } from '../shared/api';
+import { words } from '../shared/messages';
+import { useCatalogue, useMeasures } from '../shared/queries';
+import { Annotator } from './Annotator';
+import { DeviceCamera, SimulatedCamera } from './Cameras';
+import { Pair } from './Pair';
+import { usePhotographs } from './usePhotographs';
+import './photograph.css';
+
+interface Props {
+  place: string;
+  part: string;
+  shots: Schemas['TeardownView']['shots'];
+}
+
+/** All photographs of the case: taken, assigned, opened, compared; and what is still to be taken. */
+export function PhotoDesk({ place, part: firstPart, shots }: Props) {
+  const { view, slots } = useBench();
+  const catalogue = useCatalogue();
+  const measures = useMeasures(view.id, view.revision);
+  const [part, setPart] = useState(firstPart);
+  const [state, setState] = useState<'as_found' | 'after_cleaning'>('as_found');
+  const [here, setHere] = useState(false);
+  const [camera, setCamera] = useState<'device' | 'simulated' | null>(null);
+  const [open, setOpen] = useState<string | null>(null);
+  const [picked, setPicked] = useState<string[]>([]);
+  const [paired, setPaired] = useState(false);
+  const [over, setOver] = useState(false);
+  const input = useRef<HTMLInputElement>(null);
+  const desk = useRef<HTMLDivElement>(null);
+  const taking = usePhotographs(place, part, state);
+  const all = slots.standing('photograph');
+  const shown = here ? all.filter((entry) => entry.place === place) : all;
+  const find = (id: string | undefined): EntryView | undefined => all.find((entry) => entry.index === id);
+  const opened = open === null ? undefined : find(open);
+  const pair = picked.map(find).filter((entry) => entry !== undefined);
+  const [left, right] = pair;
+  const label = `${placeLabel(view, place)} ${view.parts.find((one) => one.code === part)?.label ?? part}`;
+  const toggle = (id: string): void => setPicked((old) => (old.includes(id) ? old.filter((one) => one !== id) : [...old, id].slice(-2)));
+
+  const { take } = taking;
+  const latest = useRef(take);
+  useEffect(() => {
+    latest.current = take;
+  }, [take]);
+  useEffect(() => {
+    const onPaste = (event: ClipboardEvent): void => {
+      const files = [...(event.clipboardData?.files ?? [])].filter((file) => file.type.startsWith('image/'));
+      if (files.length === 0) return;
+      event.preventDefault();
+      void latest.current(files);
+    };
+    window.addEventListener('paste', onPaste);
+    return () => window.removeEventListener('paste', onPaste);
+  }, []);
+
+  const onKey = (event: KeyboardEvent, at: number, id: string): void => {
+    const focus = (to: number): void => desk.current?.querySelectorAll<HTMLElement>('[data-photo]')[to]?.focus();
+    if (event.key === 'ArrowRight' || event.key === 'ArrowDown') focus(at + 1);
+    else if (event.key === 'ArrowLeft' || event.key === 'ArrowUp') focus(at - 1);
+    else if (event.key.toLowerCase() === 'p') toggle(id);
+    else if (event.key.toLowerCase() === 'c' && left && right) setPaired(true);
+    else return;
+    event.preventDefault();
+  };
+  return (
+    <div
+      className={over ? 'photo-desk over' : 'photo-desk'}
+      ref={desk}
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        event.preventDefault();
+        setOver(false);
+        void take([...event.dataTransfer.files]);
+      }}
+    >
+      <div className="photo-tools">
+        <span>
+          {words.photo.goTo} <b>{placeLabel(view, place)}</b>
+        </span>
+        <Select
+          value={part}
+          aria-label={words.photo.newPart}
+          style={{ width: 150 }}
+          onChange={setPart}
+          options={view.parts.filter((one) => one.site === 'station').map((one) => ({ value: one.code, label: one.label }))}
+        />
+        <Segmented
+          value={state}
+          onChange={setState}
+          options={[
+            { value: 'as_found' as const, label: words.teardown.asFound },
+            { value: 'after_cleaning' as const, label: words.teardown.afterCleaning },
+          ]}
+        />
+        <Button type="primary" onClick={() => input.current?.click()}>
+          {taking.busy > 0 ? words.photo.sending(taking.busy) : words.photo.files}
+        </Button>
+        <Button onClick={() => setCamera('device')}>{words.photo.device}</Button>
+        <Button onClick={() => setCamera('simulated')}>{words.photo.simulated}</Button>
+        <input
+          ref={input}
+          type="file"
+          hidden
+          multiple
+          accept="image/jpeg,image/png,image/webp"
+          aria-label={words.photo.files}
+          onChange={(event) => {
+            void take([...(event.target.files ?? [])]);
+            event.target.value = '';
+          }}
+        />
+      </div>
+      {taking.failed.length > 0 && (
+        <div className="warn" role="alert">
+          {taking.failed.map((one) => (
+            <p key={one.file.name}>
+              <b>{words.teardown.uploadFailed}:</b> {one.message}
+            </p>
+          ))}
+          <Button onClick={() => void take(taking.failed.map((one) => one.file))}>{words.photo.again}</Button>{' '}
+          <Button onClick={taking.forget}>{words.photo.leave}</Button>
+        </div>
+      )}
+      <div className="photo-body">
+        <div>
+          <div className="acts-row">
+            <label>
+              <input type="checkbox" checked={here} onChange={(event) => setHere(event.target.checked)} />{' '}
+              {words.photo.only(placeLabel(view, place))}
+            </label>
+            <span className="note">
+              {words.photo.keys} <Keycap>P</Keycap> {words.photo.pick}, <Keycap>C</Keycap> {words.photo.compare}
+            </span>
+            {left && right && (
+              <Button type="primary" onClick={() => setPaired(true)}>
+                {words.photo.compareTwo}
+              </Button>
+            )}
+          </div>
+          {shown.length === 0 && (
+            <div className="empty">
+              <b>{words.photo.empty}</b>
+              {words.photo.emptyWhat(label)}
+            </div>
+          )}
+          <ul className="photo-grid">
+            {shown.map((entry, at) => {
+              const id = entry.index ?? '';
+              const sign = catalogue.data?.signs.find((one) => one.code === entry.content.about)?.name;
+              const drawings = (measures.data ?? []).filter((one) => one.sha256 === entry.sha256).length;
+              const photograph = view.photographs.find((one) => one.sha256 === entry.sha256);
+              return (
+                <li key={id} className={picked.includes(id) ? 'picked' : ''}>
+                  <button
+                    type="button"
+                    data-photo={id}
+                    onClick={() => setOpen(id)}
+                    onKeyDown={(event) => onKey(event, at, id)}
+                    aria-label={`${entry.caption ?? ''}, ${words.teardown.clickToOpen}`}
+                  >
+                    {photograph?.workingCopy === 'missing' || photograph?.workingCopy === 'failed' ? (
+                      <span className="missing">
+                        {photograph.workingCopy === 'failed' ? words.teardown.broken : words.teardown.notSupplied}
+                      </span>
+                    ) : (
+                      <img src={`/api/photographs/${entry.sha256}/working`} alt="" loading="lazy" />
+                    )}
+                  </button>
+                  <span>
+                    <b>{entry.caption}</b>
+                    <small>
+                      {[
+                        entry.state === 'after_cleaning' ? words.teardown.afterCleaning : words.teardown.asFound,
+                        sign ?? '',
+                        drawings > 0 ? words.photo.drawings(drawings) : '',
+                      ]
+                        .filter((one) => one !== '')
+                        .join(', ')}
+                    </small>
+                  </span>
+                  <label className="pick">
+                    <input type="checkbox" checked={picked.includes(id)} onChange={() => toggle(id)} /> {words.photo.pick}
+                  </label>
+                </li>
+              );
+            })}
+          </ul>
+        </div>
+        <aside aria-label={words.plan.shots}>
+          <h3>{words.plan.shots}</h3>
+          {shots.length === 0 && <p className="note">{words.photo.noShots}</p>}
+          <ul className="shots">
+            {shots.map((shot) => (
+              <li key={`${shot.place}.${shot.part}`}>
+                <b>{shot.label}</b> <small className="note">{words.plan.before(shot.before)}</small>
+              </li>
+            ))}
+          </ul>
+        </aside>
+      </div>
+      {opened && <Annotator key={opened.index} entry={opened} onClose={() => setOpen(null)} />}
+      {paired && left && right && <Pair entries={[left, right]} onClose={() => setPaired(false)} />}
+      {camera === 'device' && <DeviceCamera onTake={(file) => void take([file])} onClose={() => setCamera(null)} />}
+      {camera === 'simulated' && <SimulatedCamera part={part} onTake={(file) => void take([file])} onClose={() => setCamera(null)} />}
+    </div>
+  );
+}
