@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Schedule;
 
+use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
+
 /** An outside laboratory: takes a request and answers after a while. The real ones plug in here. */
+#[AutoconfigureTag]
 interface Laboratory
 {
     /** Stable code, as in requests. */

@@ -8,8 +8,11 @@ use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\CaseFile\Settings;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Engine;
+use MuteTapper\Core\Evidence\Column;
 use MuteTapper\Core\Evidence\Entry;
+use MuteTapper\Core\Evidence\EntryKind;
 use MuteTapper\Core\Evidence\EntryLog;
+use MuteTapper\Core\Evidence\Slot;
 use MuteTapper\Core\Knowledge;
 use MuteTapper\Core\Quantity\EntryParser;
 use MuteTapper\Core\Quantity\UnitSystem;
@@ -103,15 +106,34 @@ final class Example
         return new CaseFile($this->engine(), new Settings(UnitSystem::Inch, $this->school), EntryLog::of($backwards ? array_reverse($this->entries) : $this->entries));
     }
 
+    /** A reading of any sheet, under an index where there are several. */
+    public function tests(string $place, Column $column, string $text, ?string $index = null, string $at = '2026-11-25T10:00:00Z'): self
+    {
+        $data = ['value' => self::typed($text, $column), 'gauge' => self::knowledge()->gauges[$column->gauge()]->toArray()];
+
+        return $this->add('reading', $place, $column->part()->value, $column->code(), $index, $data, $at);
+    }
+
+    public function answers(string $place, string $question, string $choice): self
+    {
+        return $this->add('answer', $place, self::knowledge()->questions[$question]->part->value, $question, null, ['choice' => $choice]);
+    }
+
     /** @param array<string, mixed> $data */
-    private function add(string $kind, string $place, string $part, string $item, ?string $index, array $data): self
+    public function records(EntryKind $kind, Slot $slot, array $data): self
+    {
+        return $this->add($kind->value, $slot->place, $slot->part, $slot->item, $slot->index, $data);
+    }
+
+    /** @param array<string, mixed> $data */
+    private function add(string $kind, string $place, string $part, string $item, ?string $index, array $data, string $at = '2026-11-25T10:00:00Z'): self
     {
         $this->entries[] = Entry::fromNode(Node::root([
             'id' => sprintf('01900000-0000-7000-8000-%012d', ++$this->count),
             'kind' => $kind,
             'slot' => ['place' => $place, 'part' => $part, 'item' => $item, 'index' => $index],
             'by' => 'tests',
-            'at' => '2026-11-25T10:00:00Z',
+            'at' => $at,
             'data' => $data,
         ]));
 
@@ -119,7 +141,7 @@ final class Example
     }
 
     /** @return array{number: float, unit: string, decimals: int} */
-    private static function typed(string $text, SheetColumn $column, bool $height = false): array
+    private static function typed(string $text, Column $column, bool $height = false): array
     {
         $typed = (new EntryParser(UnitSystem::Inch))->parse($text, $height ? SheetColumn::testHeightRange() : $column->range());
 

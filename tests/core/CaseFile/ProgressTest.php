@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Core\CaseFile;
 
+use MuteTapper\Core\Before\TestColumn;
 use MuteTapper\Core\CaseFile\NextAct;
 use MuteTapper\Core\CaseFile\Progress;
 use MuteTapper\Core\CaseFile\Step;
@@ -46,7 +47,18 @@ final class ProgressTest extends TestCase
 
     public function testWhereNothingFailedTheFirstStationIsLookedAt(): void
     {
-        self::assertSame('A1-E1', self::progress(Example::pushrodEight(), 'Ticks.')->nextAct()->place);
+        self::assertSame('A1-E1', self::progress(Example::pushrodEight()->answers('engine', 'mirror', 'nothing'), 'Ticks.')->nextAct()->place);
+    }
+
+    public function testTestsAndTheMirrorComeBeforeTheTeardown(): void
+    {
+        $example = Example::pushrodEight();
+        self::assertEquals(new NextAct(Step::Before, 'Test it before it comes apart'), self::progress($example, 'Ticks.')->nextAct());
+        $example->tests('A1', TestColumn::Compression, '170')->tests('A1-E1', TestColumn::Pull, '118', '1')->tests('A1-E1', TestColumn::Pull, '117', '2026-01-05.1');
+        $progress = self::progress($example, 'Ticks.');
+        self::assertEquals(new NextAct(Step::Before, 'Look with mirror or borescope'), $progress->nextAct(), 'proposed even when the numbers are clean');
+        self::assertEqualsWithDelta(2 / (8 + 8 + 2 * 16 + 16 + 1), $progress->steps()[1]->done, 1e-9, 'a pull of an earlier date is not one of this case');
+        self::assertSame('mirror still to look', $progress->steps()[1]->left);
     }
 
     public function testACallIsSignedThenReported(): void
@@ -59,7 +71,7 @@ final class ProgressTest extends TestCase
     public function testStepsAreCountedByWhatIsDone(): void
     {
         $example = self::measured(Example::pushrodEight()->looks('A1-E1', 'spring', 'valve')->sees('A1-E1', 'seat', 'seat_hammered', 0)->sees('engine', 'running', 'sudden_stop', 0), 'A1-E1');
-        [$story, $teardown, $bench, , $cause] = self::progress($example, 'Ticks.')->steps();
+        [$story, , $teardown, $bench, , $cause] = self::progress($example, 'Ticks.')->steps();
         self::assertEquals(new StepProgress(Step::Story, 1 / 8, '1 of 8 answered'), $story);
         self::assertSame('1 of 16 stations', $teardown->left);
         self::assertEqualsWithDelta(3 / (16 * 15), $teardown->done, 1e-9, 'three parts of fifteen at one station of sixteen');

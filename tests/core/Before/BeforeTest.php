@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Tests\Core\Before;
+
+use MuteTapper\Core\Before\BeforeAssessor;
+use MuteTapper\Core\Before\BeforeSheet;
+use MuteTapper\Core\Before\Cams;
+use MuteTapper\Core\Before\LashChange;
+use MuteTapper\Core\Before\LashOrder;
+use MuteTapper\Core\Before\TestColumn as T;
+use MuteTapper\Core\CaseFile\Assessment;
+use MuteTapper\Core\Engine\Station;
+use MuteTapper\Core\Spring\SheetColumn;
+use MuteTapper\Core\Verdict\Margin;
+use MuteTapper\Core\Verdict\Verdict;
+use MuteTapper\Tests\Core\Example;
+use PHPUnit\Framework\TestCase;
+
+final class BeforeTest extends TestCase
+{
+    private static function sheet(Example $example): BeforeSheet
+    {
+        return BeforeAssessor::assess($example->case(), Example::knowledge()->limits);
+    }
+
+    private static function margin(BeforeSheet $sheet, string $quantity, string $place, ?string $cam = null): Margin
+    {
+        foreach ($sheet->margins as $margin) {
+            if ($margin->limit->quantity === $quantity && $margin->place === $place && (null === $cam || $margin->coil === $cam)) {
+                return $margin;
+            }
+        }
+        self::fail("No $quantity at $place");
+    }
+
+    private static function eight(): Example
+    {
+        return new Example(['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 8, 'firing_order' => [1, 8, 4, 3, 6, 5, 7, 2]]);
+    }
+
+    /**
+     * Pulls of both valves of every cylinder; those not named lie between 115 and 120 lb.
+     *
+     * @param array<string, string|array{string, string}> $named both pulls of a valve, or one that stands for both
+     */
+    private static function pulled(Example $example, array $named = []): Example
+    {
+        foreach ($example->engine()->stations as $i => $station) {
+            foreach (['1', '2'] as $number) {
+                $load = $named[$station->code()] ?? (string) (115 + ($i * 3 + (int) $number) % 6);
+                $example->tests($station->code(), T::Pull, \is_array($load) ? $load['1' === $number ? 0 : 1] : $load, $number);
+            }
+        }
+
+        return $example;
+    }
+
+    /** Each cylinder at its firing top dead centre; half the firing order later its partner rocks at overlap. */
+    public function testLashFollowsTheFiringOrder(): void
+    {
+        $order = LashOrder::of(self::eight()->engine());
+        self::assertTrue($order->fromFiringOrder);
+        self::assertSame(['1I', '1E', '8I', '8E', '4I', '4E', '3I', '3E', '6I', '6E', '5I', '5E', '7I', '7E', '2I', '2E'], array_map(static fn (Station $station): string => $station->label(), $order->stations()));
+        self::assertSame([6, 5, 7, 2, 1, 8, 4, 3], array_map(static fn (array $stop): ?int => $stop['overlap']?->number, $order->stops));
+    }
+
+    public function testWithoutAFiringOrderTheNumbersLeadAndNoPartnerIsNamed(): void
+    {
+        $order = LashOrder::of(Example::pushrodEight()->engine());
+        self::assertFalse($order->fromFiringOrder);
+        self::assertSame([1, 2, 3, 4, 5, 6, 7, 8], array_map(static fn (array $stop): int => $stop['cylinder']->number, $order->stops));
+        self::assertNull($order->stops[0]['overlap']);
+        $five = LashOrder::of((new Example(['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 5, 'firing_order' => [1, 2, 4, 5, 3]]))->engine());
+        self::assertNull($five->stops[0]['overlap'], 'an odd number of cylinders has no partner');
+        self::assertCount(20, $five->stations());
+    }
+
+    /** [practice: most at 115 to 120, one at 110, one at 125 are all good; one at 80 has failed] */
+    public function testPullsAreJudgedByTheMiddleValue(): void
+    {
+        $sheet = self::sheet(self::pulled(self::eight(), ['A2-E1' => '110', 'B2-E1' => '125', 'B3-E1' => '80']));
+        foreach (['A1-E1', 'A2-E1', 'B2-E1', 'A1-I1'] as $good) {
+            self::assertContains(self::margin($sheet, 'pull_from_middle', $good)->verdict, [Verdict::Inside, Verdict::InsideClose], $good);
+        }
+        self::assertSame(Verdict::Outside, self::margin($sheet, 'pull_from_middle', 'B3-E1')->verdict);
+        self::assertLessThan(-25, self::margin($sheet, 'pull_from_middle', 'B3-E1')->value()?->si);
+        self::assertSame([], $sheet->wantThird);
+        self::assertNull($sheet->nextPull);
+    }
+
+    public function testAnEvenSetSaysNothingOfItsLevel(): void
+    {
+        self::assertStringContainsString('cannot tell whether all are low', implode(' ', self::sheet(self::pulled(self::eight()))->remarks));
+    }
+
+    /** The unknown offset of a lever tester is common to all pulls: it must hardly touch a departure. */
+    public function testTheTestersOffsetCancels(): void
+    {
+        $sheet = self::sheet(self::pulled(self::eight()));
+        $value = self::margin($sheet, 'pull_from_middle', 'A1-E1')->value();
+        self::assertNotNull($value);
+        self::assertArrayHasKey('gauge lever_tester zero', $value->contributions);
+        self::assertLessThan(0.4, abs($value->contributions['gauge lever_tester zero']), 'of 25 lb offset, a fifth of the load');
+    }
+
+    public function testTwoPullsThatDisagreeAskForAThird(): void
+    {
+        $example = self::pulled(self::eight(), ['A1-I1' => ['110', '116']]);
+        $sheet = self::sheet($example);
+        self::assertSame(['A1-I1'], $sheet->wantThird);
+        self::assertSame('A1-I1', $sheet->nextPull);
+        $settled = self::sheet($example->tests('A1-I1', T::Pull, '115', '3'));
+        self::assertSame([], $settled->wantThird);
+        self::assertNull($settled->nextPull);
+    }
+
+    public function testTheNextValveIsTheFirstInTheOrderOfLash(): void
+    {
+        $example = self::eight();
+        self::assertSame('A1-I1', self::sheet($example)->nextPull);
+        $example->tests('A1-I1', T::Pull, '118', '1')->tests('A1-I1', T::Pull, '119', '2')->tests('A1-E1', T::Pull, '118', '1');
+        self::assertSame('A1-E1', self::sheet($example)->nextPull, 'one pull is not enough');
+    }
+
+    /** [practice: the lowest cylinder at least 75 per cent of the highest; two low neighbours point at the gasket] */
+    public function testCompressionIsComparedWithTheHighest(): void
+    {
+        $example = self::eight();
+        foreach (['A1' => 180, 'A2' => 120, 'A3' => 118, 'A4' => 178, 'B1' => 176, 'B2' => 150, 'B3' => 177, 'B4' => 100] as $cylinder => $psi) {
+            $example->tests($cylinder, T::Compression, (string) $psi);
+        }
+        $sheet = self::sheet($example);
+        self::assertEqualsWithDelta(100 * 120 / 180, self::margin($sheet, 'compression', 'A2')->value()?->si, 1e-9);
+        self::assertSame(Verdict::Outside, self::margin($sheet, 'compression', 'A3')->verdict);
+        self::assertSame(Verdict::Inside, self::margin($sheet, 'compression', 'B2')->verdict);
+        self::assertSame(['Cylinder 3 and cylinder 5 are low together and stand side by side: look at the gasket between them.'], $sheet->remarks, 'cylinder 8 is low by itself');
+    }
+
+    public function testOneCylinderHasNothingToBeComparedWith(): void
+    {
+        $single = (new Example(['layout' => 'inline', 'drive' => 'finger', 'cylinders' => 1]))->tests('A1', T::Compression, '150');
+        self::assertSame(Verdict::NotMeasured, self::margin(self::sheet($single), 'compression', 'A1')->verdict);
+    }
+
+    public function testTheHotLeakDownGoesBeforeTheCold(): void
+    {
+        $example = self::eight()->tests('A1', T::LeakDown, '12', 'cold')->tests('A1', T::LeakDown, '35', 'hot')->tests('A2', T::LeakDown, '8', 'cold');
+        self::assertSame(35.0, self::margin(self::sheet($example), 'leak_down', 'A1')->value()?->si);
+        self::assertSame(Verdict::Inside, self::margin(self::sheet($example), 'leak_down', 'A2')->verdict);
+    }
+
+    /** [practice: more than 2 crank degrees off the card is a finding] */
+    public function testEachCamIsHeldAgainstItsCard(): void
+    {
+        $four = new Example(['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4]);
+        self::assertSame(['A-I' => 'intake cam', 'A-E' => 'exhaust cam'], Cams::of($four->engine()));
+        self::assertSame(['cam' => 'cam'], Cams::of(self::eight()->engine()));
+        $four->tests('engine', T::CamPhaseCard, '105', 'A-I')->tests('engine', T::CamPhaseFound, '110.5', 'A-I')->tests('engine', T::CamPhaseCard, '110', 'A-E')->tests('engine', T::CamPhaseFound, '110.5', 'A-E');
+        self::assertSame(Verdict::Outside, self::margin(self::sheet($four), 'cam_phase', 'engine', 'A-I')->verdict);
+        self::assertSame(Verdict::Inside, self::margin(self::sheet($four), 'cam_phase', 'engine', 'A-E')->verdict);
+        $item = Assessment::of($four->case(), Example::knowledge())->items['phase_off_card'] ?? null;
+        self::assertNotNull($item);
+        self::assertTrue($item->isPresent, 'what was measured is evidence without being written down twice');
+    }
+
+    public function testAPersonsFindingGoesBeforeTheFigure(): void
+    {
+        $example = self::eight()->tests('engine', T::CamPhaseCard, '105', 'cam')->tests('engine', T::CamPhaseFound, '112', 'cam')->sees('engine', 'timing', 'phase_off_card', 0);
+        self::assertFalse(Assessment::of($example->case(), Example::knowledge())->items['phase_off_card']->isPresent);
+    }
+
+    public function testAnAnswerAmountsToItsSign(): void
+    {
+        $items = Assessment::of(self::eight()->answers('engine', 'vacuum_needle', 'pulsing')->case(), Example::knowledge())->items;
+        self::assertTrue($items['vacuum_pulses']->isPresent);
+        $items = Assessment::of(self::eight()->answers('engine', 'vacuum_needle', 'steady')->case(), Example::knowledge())->items;
+        self::assertFalse($items['vacuum_pulses']->isPresent);
+    }
+
+    /** [practice: lash that grew is wear of lobe, follower, tip, cup or pushrod; lash that shrank is the seat or the valve] */
+    public function testDriftOverDatesIsFlaggedWithItsMeaning(): void
+    {
+        $example = self::eight();
+        foreach (['A1-E1' => ['0.016', '0.022'], 'A2-E1' => ['0.016', '0.011'], 'A3-E1' => ['0.016', '0.0165']] as $place => [$before, $now]) {
+            $example->tests($place, SheetColumn::Lash, $before, '2026-03-01')->tests($place, SheetColumn::Lash, $now);
+        }
+        $sheet = self::sheet($example);
+        self::assertSame(['2026-03-01'], $sheet->dates);
+        $drifts = array_filter($sheet->changes, static fn (LashChange $change): bool => $change->isDrift());
+        self::assertSame(['A1-E1', 'A2-E1'], array_values(array_map(static fn (LashChange $change): string => $change->place, $drifts)));
+        self::assertStringStartsWith('It grew', $sheet->changes[0]->meaning());
+        self::assertStringStartsWith('It shrank', $sheet->changes[1]->meaning());
+    }
+
+    public function testAValveThatFallsBehindTheOthersDrifts(): void
+    {
+        $example = self::pulled(self::eight(), ['B2-E1' => '92']);
+        foreach ($example->engine()->stations as $station) {
+            // The same tester reads 10 lb higher on that day: only the departures may be followed.
+            $example->tests($station->code(), T::Pull, '127', '2026-02-10.1')->tests($station->code(), T::Pull, '128', '2026-02-10.2');
+        }
+        $drifts = array_values(array_filter(self::sheet($example)->changes, static fn (LashChange $change): bool => $change->isDrift()));
+        self::assertSame(['B2-E1'], array_map(static fn (LashChange $change): string => $change->place, $drifts));
+        self::assertStringContainsString('falls behind', $drifts[0]->meaning());
+    }
+}
