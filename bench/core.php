@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// Assessment and cause ranking of the core: the targets of handbook chapter 7. What is judged are ratios within this run.
+// Assessment and cause ranking of the core: the targets of docs/architecture.md. What is judged are ratios within this run.
 
 use MuteTapper\Bench\FullCase;
 use MuteTapper\Bench\Harness;

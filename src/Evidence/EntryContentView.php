@@ -8,7 +8,7 @@ use OpenApi\Attributes as OA;
 
 /** What an entry holds, by its kind: `docs/formats/case.schema.json` says which kind has what. */
 #[OA\Schema(required: [], properties: [
-    new OA\Property('text', description: 'a figure as typed', type: 'string'), new OA\Property('atText', type: 'string'), new OA\Property('gauge', type: 'string'), new OA\Property('standing', type: 'string', enum: ['known', 'said', 'unknown']),
+    new OA\Property('text', description: 'a figure as typed', type: 'string'), new OA\Property('atText', type: 'string'), new OA\Property('gauge', type: 'string'), new OA\Property('received', description: 'sent by the gauge, not typed', type: 'boolean'), new OA\Property('standing', type: 'string', enum: ['known', 'said', 'unknown']),
     new OA\Property('words', type: 'string'), new OA\Property('severity', type: 'integer'), new OA\Property('state', type: 'string', enum: ['as_found', 'after_cleaning', 'open', 'done', 'skipped', 'new', 'carried', 'changed', 'unknown']),
     new OA\Property('sureness', type: 'number'), new OA\Property('fill', type: 'string', enum: ['filled', 'drained']), new OA\Property('note', type: 'string'), new OA\Property('sha256', type: 'string'), new OA\Property('caption', type: 'string'), new OA\Property('about', description: 'sign that a photograph shows', type: 'string'),
     new OA\Property('choice', type: 'string'),

@@ -77,7 +77,7 @@ final readonly class EntryPreparer
         }
         $code = $data->maybe('gauge')?->word() ?? $column->gauge();
         $gauge = $this->knowledge->current()->gauges[$code] ?? throw BadDocument::at('/data/gauge', sprintf('there is no gauge “%s” in the library.', $code));
-        $content = $this->figure($data, 'text', 'value', $column->range(), $units) + ['gauge' => $gauge->toArray()];
+        $content = $this->figure($data, 'text', 'value', $column->range(), $units) + ['gauge' => $gauge->toArray()] + (($data->maybe('received')?->flag() ?? false) ? ['received' => true] : []);
         if ($column->isAtHeight()) {
             if (!$data->has('atText')) {
                 throw BadDocument::at('/data/atText', 'a load needs the height at which it was taken: type the test height in the head of the column first.');

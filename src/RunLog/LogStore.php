@@ -6,6 +6,7 @@ namespace MuteTapper\App\RunLog;
 
 use Doctrine\ORM\EntityManagerInterface;
 use MuteTapper\App\Shared\Problem;
+use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\RunLog\LogFormat;
 use MuteTapper\Core\RunLog\LogResult;
 use MuteTapper\Core\RunLog\Thresholds;
@@ -57,7 +58,11 @@ final readonly class LogStore
             }
             fsync($file);
             $sha256 = hash_final($hash);
-            LogFormat::recognise($this->headOf($aside));
+            try {
+                LogFormat::recognise($this->headOf($aside));
+            } catch (BadDocument $problem) {
+                throw Problem::invalid(ucfirst($problem->reason), ['pointer' => $problem->pointer]);
+            }
             rename($aside, $this->path($sha256));
         } finally {
             fclose($file);

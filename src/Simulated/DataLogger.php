@@ -36,13 +36,13 @@ final class DataLogger
                 }
             }
             $missed = array_filter($missedShifts, static fn (float $at): bool => $time >= $at && $time < $at + 0.35) !== [];
-            if ($speed > $limiter && !$missed) {
+            if ($speed > 0.995 * $limiter && !$missed) {
                 $speed = $limiter * 0.985;
                 $gear = $gear < 4 && mt_rand(0, 3) === 0 ? $gear + 1 : $gear;
                 $speed = $gear > 0 && $speed > $limiter * 0.98 && mt_rand(0, 3) === 0 ? $speed * 0.74 : $speed;
             }
             $gear = !$open && $speed < 3000 ? 0 : $gear;
-            $oil = min(5.2, 0.9 + $speed / 1250) - ($oilDrops !== null && $time > $oilDrops ? min(3.4, ($time - $oilDrops) * 0.6) : 0);
+            $oil = min(5.8, 1.0 + $speed / 1200) - ($oilDrops !== null && $time > $oilDrops ? min(3.4, ($time - $oilDrops) * 0.6) : 0);
             yield sprintf(
                 "%.3F,%.0F,%.0F,%.1F,%.1F,%.2F,%.1F\n",
                 $time, $speed + mt_rand(-8, 8), $throttle, $throttle / 100 * 12 + mt_rand(-3, 3) / 10, 4 + ($speed / $limiter) ** 2 * 38 * $throttle / 100 + mt_rand(-5, 5) / 10, max(0.2, $oil) + mt_rand(-4, 4) / 100, 70 + 45 * (1 - exp(-$time / 240)),

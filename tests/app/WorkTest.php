@@ -214,7 +214,7 @@ final class WorkTest extends AppTestCase
 
     public function testWhatIsNotALogIsRefused(): void
     {
-        self::assertStringContainsString('is not a log', self::at($this->upload("\x89PNG\r\n\x1a\n".random_bytes(200), 'photo.csv', 422), 'detail')->text());
+        self::assertStringStartsWith('This is not a log', self::at($this->upload("\x89PNG\r\n\x1a\n".random_bytes(200), 'photo.csv', 422), 'detail')->text());
         self::assertStringContainsString('is empty', self::at($this->upload('', 'nothing.csv', 400), 'detail')->text());
         $file = $this->upload("time,rpm\n0,900\n1,910\n", 'unitless.csv', 201);
         self::assertStringContainsString('names no unit', self::at($file, 'doubts/0')->text());

@@ -19,7 +19,19 @@ test('places are accessible and fit the bench screen', async ({ page, request })
   for (const address of [
     '/',
     '/new',
-    ...['story', 'before', 'teardown', 'bench', 'clearances', 'cause', 'report'].map((step) => `/case/${id}/${step}`),
+    ...[
+      'story',
+      'before',
+      'teardown',
+      'bench',
+      'clearances',
+      'cause',
+      'report',
+      'schedule',
+      'teardown?do=plan',
+      'teardown?do=pieces',
+      'teardown?do=photographs',
+    ].map((step) => `/case/${id}/${step}`),
   ]) {
     await page.goto(shop() + address);
     await page.waitForLoadState('networkidle');

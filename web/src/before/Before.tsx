@@ -23,7 +23,7 @@ export default function Before() {
   const before = useBefore(view.id, view.revision);
   return (
     <div className="room">
-      <PlanSide chosen={chosen} onChoose={choose} first="seatLoad" />
+      <PlanSide chosen={chosen} onChoose={choose} first="seatLoad" next={section === 'valves' ? (before.data?.nextPull ?? null) : null} />
       <div className="bench-sheet before">
         <div className="tool-row">
           <Segmented<Section>
@@ -92,6 +92,7 @@ function Cylinders({ before }: { before: BeforeView }) {
     name: head,
     head,
     unit: unit(column(code)),
+    gauge: column(code)?.gauge,
     slot: (row) => ({ place: row.key, part: 'chamber', item: code, index }),
   });
   const hiss = catalogue.data?.asked.find((one) => one.code === 'hiss');
@@ -163,6 +164,7 @@ function Valves({ before, chosen, choose, date }: ValvesProps) {
     name: `${words.before.pull} ${number}`,
     head: `${words.before.pull} ${number}`,
     unit: unit(column('pull')),
+    gauge: column('pull')?.gauge,
     slot: (row) => (number === 3 && !hasThird(row.key) ? null : { place: row.key, part: 'valve', item: 'pull', index: index(number) }),
   });
   const lash: ReadingColumn = {

@@ -1,4 +1,4 @@
-import { Button, Select } from 'antd';
+import { Select } from 'antd';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { MarginRule } from '../draw/MarginRule';
 import { Tag } from '../draw/Tag';
@@ -13,6 +13,7 @@ import { ofMargin, TraceDialog, type Subject } from './TraceDialog';
 import { useSettings } from './useSettings';
 import { columnsOf, DERIVED, MARGINS, type SheetName } from './columns';
 import { SheetCell } from '../entry/SheetCell';
+import { SheetFoot } from '../entry/SheetFoot';
 import '../entry/sheet.css';
 
 type Direction = 'down' | 'across';
@@ -20,7 +21,7 @@ type Direction = 'down' | 'across';
 /** Step 4: the spring sheet. Rows are stations, columns are readings; margins appear as a row fills. */
 export default function BenchPlace() {
   const bench = useBench();
-  const { view, slots, outbox, record, withdraw, drop } = bench;
+  const { view, slots, outbox, record, withdraw } = bench;
   const catalogue = useCatalogue();
   const springs = useSprings(view.id, view.revision);
   const settings = useSettings();
@@ -288,47 +289,17 @@ export default function BenchPlace() {
             </tbody>
           </table>
         </div>
-        <footer className="bench-foot">
-          {unsettled === null && column?.atHeight && testHeight(column) === '' ? (
+        <SheetFoot
+          unsettled={unsettled}
+          name={`${activeLabel}, ${column?.short ?? ''}`}
+          onOffer={(offer) => column && commit(chosen, column, offer)}
+        >
+          {column?.atHeight && testHeight(column) === '' ? (
             <p className="wrong">{words.bench.heightMissing}</p>
-          ) : unsettled === null ? (
-            <p className="note">{words.bench.foot}</p>
-          ) : unsettled.state === 'contested' ? (
-            <>
-              <p className="warn" role="alert">
-                {words.bench.contested(
-                  unsettled.problem?.current?.by ?? '?',
-                  unsettled.problem?.current?.shown ?? 'nothing',
-                  unsettled.entry.data.text ?? '',
-                )}
-              </p>
-              <Button onClick={() => drop(unsettled.entry.id)}>{words.bench.keep}</Button>
-              <Button
-                type="primary"
-                onClick={() =>
-                  record(unsettled.entry.kind, unsettled.entry.slot, unsettled.entry.data, `${activeLabel} ${column?.short ?? ''}`)
-                }
-              >
-                {words.bench.mine}
-              </Button>
-            </>
           ) : (
-            <>
-              <p className="warn" role="alert">
-                <b className="wrong">
-                  {activeLabel}, {column?.short}: {unsettled.problem?.reason ?? unsettled.problem?.detail}
-                </b>{' '}
-                {unsettled.problem?.accepted ? `Accepted: ${unsettled.problem.accepted}. ` : ''}
-                {words.bench.staysInCell}
-              </p>
-              {unsettled.problem?.offers?.map((offer) => (
-                <Button key={offer} onClick={() => column && commit(chosen, column, offer)}>
-                  {words.bench.take(offer)}
-                </Button>
-              ))}
-            </>
+            <p className="note">{words.bench.foot}</p>
           )}
-        </footer>
+        </SheetFoot>
       </div>
       <TraceDialog caseId={view.id} subject={trace} onClose={() => setTrace(null)} />
     </div>

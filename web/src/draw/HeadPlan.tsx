@@ -21,6 +21,8 @@ interface Props {
   reading: (cell: PlanCell) => CellReading;
   failed: ReadonlySet<string>;
   chosen?: string | null;
+  /** The station whose turn it is next. */
+  next?: string | null;
   onChoose?: (station: string) => void;
   /** On its side, front to the left, for the queue. */
   lying?: boolean;
@@ -54,7 +56,7 @@ export function nearest(cells: readonly PlanCell[], from: PlanCell, key: string)
 }
 
 /** The engine, looking down on the heads: the navigator of a case. */
-export function HeadPlan({ plan, reading, failed, chosen = null, onChoose, lying = false, small, label }: Props) {
+export function HeadPlan({ plan, reading, failed, chosen = null, next = null, onChoose, lying = false, small, label }: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const focusable = chosen ?? plan.cells[0]?.station;
 
@@ -181,6 +183,7 @@ export function HeadPlan({ plan, reading, failed, chosen = null, onChoose, lying
                     reading={reading(cell)}
                     failed={failed.has(cell.station)}
                     chosen={cell.station === chosen}
+                    next={cell.station === next}
                     focusable={cell.station === focusable}
                     lying={lying}
                     small={small === true}
@@ -201,6 +204,7 @@ interface CellProps {
   reading: CellReading;
   failed: boolean;
   chosen: boolean;
+  next: boolean;
   focusable: boolean;
   lying: boolean;
   small: boolean;
@@ -208,7 +212,7 @@ interface CellProps {
   onKeyDown: (event: KeyboardEvent, cell: PlanCell) => void;
 }
 
-function Cell({ cell, reading, failed, chosen, focusable, lying, small, onChoose, onKeyDown }: CellProps) {
+function Cell({ cell, reading, failed, chosen, next, focusable, lying, small, onChoose, onKeyDown }: CellProps) {
   const { x, y, radius } = cell;
   const step = reading.severity === undefined ? undefined : temper[reading.severity];
   const painted = step !== undefined && step.step > 0;
@@ -222,7 +226,7 @@ function Cell({ cell, reading, failed, chosen, focusable, lying, small, onChoose
   const shape = (r: number, props: object) =>
     cell.kind === 'E' ? <path d={octagon(x, y, r)} {...props} /> : <circle cx={x} cy={y} r={r} {...props} />;
   const figure = reading.figure ?? (reading.unknown && !lying && cell.letter === null ? cell.name : '');
-  const spoken = `${cell.label}, ${cell.kind === 'E' ? 'exhaust' : 'intake'}, ${reading.spoken}${chosen ? ', chosen' : ''}${failed ? ', reported failed' : ''}`;
+  const spoken = `${cell.label}, ${cell.kind === 'E' ? 'exhaust' : 'intake'}, ${reading.spoken}${chosen ? ', chosen' : ''}${next ? ', next' : ''}${failed ? ', reported failed' : ''}`;
   const size = Math.min(lying ? 17 : 16, radius * 0.95) * (figure.length > 3 ? 0.85 : 1);
   const pressable =
     onChoose === undefined
@@ -238,6 +242,7 @@ function Cell({ cell, reading, failed, chosen, focusable, lying, small, onChoose
   return (
     <g className="cell" data-station={cell.station} {...pressable}>
       {onChoose && <circle cx={x} cy={y} r={radius + 5} fill="transparent" />}
+      {next && shape(radius + 10, { fill: 'none', stroke: 'var(--slab-pick)', strokeWidth: 2, strokeDasharray: '4 3' })}
       {chosen && shape(radius + 6, { fill: 'none', stroke: 'var(--slab-pick)', strokeWidth: 3 })}
       {shape(radius, outline)}
       {painted && shape(radius - 0.8, { fill: `url(#temper${step.step})`, opacity: 0.75 })}

@@ -1,5 +1,8 @@
 import { Button } from 'antd';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { Keycap } from '../draw/Tag';
+import { answer, api, Refused } from '../shared/api';
+import { SheetFoot } from './SheetFoot';
 import { SheetCell } from './SheetCell';
 import { words } from '../shared/messages';
 import { slotKey, type SlotAddress } from './slots';
@@ -19,6 +22,8 @@ export interface ReadingColumn {
   name: string;
   head: ReactNode;
   unit?: string;
+  /** The gauge that usually reads it: where it is on a cable, its reading can be taken. */
+  gauge?: string | undefined;
   slot: (row: SheetRow) => SlotAddress | null;
 }
 
@@ -47,7 +52,7 @@ interface Props {
 
 /** A sheet of readings with one live cell: Enter saves and goes on, what is refused stays in its cell with its reason. */
 export function Sheet({ label, rows, columns, shown = [], rowHead, enter, at, onRow, foot = words.bench.foot }: Props) {
-  const { slots, outbox, record, withdraw, drop } = useBench();
+  const { slots, outbox, record, withdraw } = useBench();
   const [columnKey, setColumnKey] = useState('');
   const column = columns.find((one) => one.key === columnKey) ?? columns[0];
   const row = rows.find((one) => one.key === at) ?? rows[0];
@@ -104,12 +109,39 @@ export function Sheet({ label, rows, columns, shown = [], rowHead, enter, at, on
     }
   });
 
+  const [gaugeProblem, setGaugeProblem] = useState<string | null>(null);
+  const fromGauge = async (): Promise<void> => {
+    if (row === undefined || column?.gauge === undefined) return;
+    const slot = column.slot(row);
+    if (slot === null) return;
+    try {
+      const line = await answer(
+        api.GET('/api/gauges/{gauge}/reading', { params: { path: { gauge: column.gauge }, query: { quantity: slot.item } } }),
+      );
+      setGaugeProblem(null);
+      record(
+        'reading',
+        slot,
+        { text: `${line.value} ${line.unit}`, received: true },
+        `${row.name} ${column.name}, ${line.value} ${words.bench.fromGauge(line.simulated)}`,
+      );
+      move(row, column.key, 1);
+    } catch (error) {
+      setGaugeProblem(error instanceof Refused ? error.message : words.bench.gaugeSilent);
+    }
+  };
+  const onKey = (event: KeyboardEvent): void => {
+    if (event.key !== 'F8') return;
+    event.preventDefault();
+    void fromGauge();
+  };
+
   const activeSlot = column && row ? column.slot(row) : null;
   const outgoing = activeSlot === null ? null : slots.get(activeSlot).outgoing;
   const unsettled = outgoing !== null && outgoing.state !== 'waiting' ? outgoing : null;
   return (
     <>
-      <div className="table-wrap">
+      <div className="table-wrap" onKeyDown={onKey}>
         <table className="bench-table" aria-label={label}>
           <thead>
             <tr>
@@ -162,45 +194,23 @@ export function Sheet({ label, rows, columns, shown = [], rowHead, enter, at, on
           </tbody>
         </table>
       </div>
-      <footer className="bench-foot">
-        {unsettled === null ? (
-          <p className="note">{foot}</p>
-        ) : unsettled.state === 'contested' ? (
-          <>
-            <p className="warn" role="alert">
-              {words.bench.contested(
-                unsettled.problem?.current?.by ?? '?',
-                unsettled.problem?.current?.shown ?? 'nothing',
-                unsettled.entry.data.text ?? '',
-              )}
-            </p>
-            <Button onClick={() => drop(unsettled.entry.id)}>{words.bench.keep}</Button>
-            <Button
-              type="primary"
-              onClick={() =>
-                record(unsettled.entry.kind, unsettled.entry.slot, unsettled.entry.data, `${row?.name ?? ''} ${column?.name ?? ''}`)
-              }
-            >
-              {words.bench.mine}
-            </Button>
-          </>
-        ) : (
-          <>
-            <p className="warn" role="alert">
-              <b className="wrong">
-                {row?.name}, {column?.name}: {unsettled.problem?.reason ?? unsettled.problem?.detail}
-              </b>{' '}
-              {unsettled.problem?.accepted ? `Accepted: ${unsettled.problem.accepted}. ` : ''}
-              {words.bench.staysInCell}
-            </p>
-            {unsettled.problem?.offers?.map((offer) => (
-              <Button key={offer} onClick={() => row && column && commit(row, column, offer)}>
-                {words.bench.take(offer)}
-              </Button>
-            ))}
-          </>
+      <SheetFoot
+        unsettled={unsettled}
+        name={`${row?.name ?? ''} ${column?.name ?? ''}`}
+        onOffer={(offer) => row && column && commit(row, column, offer)}
+      >
+        <p className="note">{foot}</p>
+        {column?.gauge !== undefined && (
+          <Button className="from-gauge" onClick={() => void fromGauge()}>
+            {words.bench.takeGauge} <Keycap>F8</Keycap>
+          </Button>
         )}
-      </footer>
+        {gaugeProblem !== null && (
+          <span className="wrong" role="alert">
+            {gaugeProblem}
+          </span>
+        )}
+      </SheetFoot>
     </>
   );
 }

@@ -52,12 +52,15 @@ export class Outbox {
   private running = false;
   private closed = false;
   private order = 0;
+  /** Ids that were handed on and are still shown from here. */
+  private readonly told = new Set<string>();
   private arrived: { entry: EntryView; revision: number }[] = [];
   private shownAt = 0;
 
   constructor(
     readonly caseId: string,
-    private readonly onStored: (entries: readonly EntryView[], revision: number) => void,
+    /** Told of what the server has; settles when the screen shows it. */
+    private readonly onStored: (entries: readonly EntryView[], revision: number) => void | Promise<void>,
     private readonly send: Send = sendToServer,
   ) {}
 
@@ -120,7 +123,7 @@ export class Outbox {
 
   private next(): Outgoing | undefined {
     const gone = new Set(this.arrived.map((one) => one.entry.id));
-    return this.state.outgoing.find((one) => one.state === 'waiting' && !gone.has(one.entry.id));
+    return this.state.outgoing.find((one) => one.state === 'waiting' && !gone.has(one.entry.id) && !this.told.has(one.entry.id));
   }
 
   private showArrived(): void {
@@ -130,8 +133,12 @@ export class Outbox {
     const gone = new Set(entries.map((entry) => entry.id));
     this.arrived = [];
     this.shownAt = Date.now();
-    this.onStored(entries, last.revision);
-    this.set({ outgoing: this.state.outgoing.filter((one) => !gone.has(one.entry.id)), line: 'up', savedAt: new Date() });
+    for (const id of gone) this.told.add(id);
+    // They leave the outbox only when the screen has them from the server: in between, the value before would show through.
+    void Promise.resolve(this.onStored(entries, last.revision)).then(() => {
+      for (const id of gone) this.told.delete(id);
+      this.set({ outgoing: this.state.outgoing.filter((one) => !gone.has(one.entry.id)), line: 'up', savedAt: new Date() });
+    });
   }
 
   /** Whether sending may go on. */

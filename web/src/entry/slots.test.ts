@@ -20,6 +20,7 @@ const head = (more: Partial<EntryView>): EntryView =>
     note: null,
     sha256: null,
     caption: null,
+    content: {},
     ...more,
   }) as EntryView;
 const outgoing = (state: Outgoing['state'], more: Partial<Outgoing['entry']> = {}): Outgoing => ({
@@ -61,4 +62,10 @@ test('the worst sign of a part: nothing known, looked and nothing, or the severi
 test('the content of an entry can be recorded once more', () => {
   expect(contentOf(head({ atText: '1.8', gaugeCode: 'caliper' }))).toEqual({ text: '2.05', atText: '1.8', gauge: 'caliper' });
   expect(contentOf(head({ text: null, severity: 2, state: 'as_found', note: 'n' }))).toEqual({ severity: 2, state: 'as_found', note: 'n' });
+  const content = { what: 'failure' as const, date: '2026-05-01', unit: 'h' as const };
+  expect(contentOf(head({ kind: 'event', content }))).toEqual(content);
+  expect(contentOf(head({ kind: 'finding', text: null, severity: 2, content: { fill: 'drained' } }))).toEqual({
+    severity: 2,
+    fill: 'drained',
+  });
 });

@@ -115,6 +115,7 @@ export function contentOf(entry: EntryView): EntryInput['data'] {
   if (entry.sureness !== null) content.sureness = entry.sureness;
   if (entry.note !== null) content.note = entry.note;
   if (entry.content.about !== undefined) content.about = entry.content.about;
+  if (entry.content.received !== undefined) content.received = entry.content.received;
   if (entry.content.fill !== undefined) content.fill = entry.content.fill;
   if (entry.content.words !== undefined) content.words = entry.content.words;
   if (entry.sha256 !== null) content.sha256 = entry.sha256;

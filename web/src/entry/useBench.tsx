@@ -1,4 +1,4 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { notifyManager, useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore, type ReactNode } from 'react';
 import type { CaseView, EntryInput, EntryView } from '../shared/api';
 import { person } from '../shared/person';
@@ -64,6 +64,7 @@ export function BenchProvider({ view, children }: { view: CaseView; children: Re
         );
         if (refresh.current !== null) clearTimeout(refresh.current);
         refresh.current = setTimeout(() => void queries.invalidateQueries({ queryKey: caseKey(view.id) }), REFRESH_AFTER);
+        return new Promise((shown) => notifyManager.schedule(shown));
       }),
     [queries, view.id],
   );

@@ -17,11 +17,13 @@ interface Props {
   chosen: string | null;
   onChoose: (station: string) => void;
   first: Lens;
+  /** The station whose turn it is next, marked on the plan. */
+  next?: string | null;
   children?: ReactNode;
 }
 
 /** The plan at the side of a place: lenses above, the engine, and what its marks mean. */
-export function PlanSide({ chosen, onChoose, first, children }: Props) {
+export function PlanSide({ chosen, onChoose, first, next = null, children }: Props) {
   const { view, slots } = useBench();
   const [lens, setLens] = useState<Lens>(first);
   const [large, setLarge] = useState(false);
@@ -89,6 +91,7 @@ export function PlanSide({ chosen, onChoose, first, children }: Props) {
         reading={reading}
         failed={failed}
         chosen={chosen}
+        next={next}
         onChoose={onChoose}
         label={`${line}, ${view.engine.summary}`}
       />

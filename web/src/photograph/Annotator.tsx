@@ -114,6 +114,7 @@ export function Annotator({ entry, onClose }: Props) {
     if (of !== entry.place || part !== entry.part) withdraw(entry, entry.caption ?? '');
     record('photograph', slot, content, `photograph of ${content.caption ?? ''}`);
     if (of !== entry.place || part !== entry.part) onClose();
+    else box.current?.focus(); // the keys are those of the picture again
   };
   const partOf = view.parts.find((one) => one.code === entry.part);
   const places =

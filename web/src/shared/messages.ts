@@ -413,6 +413,9 @@ export const words = {
     contested: (who: string, theirs: string, mine: string): string =>
       `${who} entered ${theirs} meanwhile; yours is ${mine}. Which one stands?`,
     staysInCell: 'Your entry stays in the cell until you change it.',
+    takeGauge: 'From the gauge',
+    fromGauge: (simulated: boolean): string => (simulated ? 'from the simulated gauge' : 'from the gauge'),
+    gaugeSilent: 'The gauge does not answer.',
     take: (offer: string): string => `Take ${offer}`,
     foot: 'Enter saves and goes on. Esc puts back what stood there. An empty cell takes the reading back.',
   },
@@ -490,7 +493,7 @@ export const words = {
       ['↑ ↓', 'choose among the signs found'],
       ['Enter', 'accept; goes to the next unlooked part, then the next station'],
       ['0 to 4', 'how bad; 0 on the part slot means nothing there on this part'],
-      ['Shift 0', 'nothing there on the rest of this station'],
+      ['. or Shift 0', 'nothing there on the rest of this station'],
       ['=', 'as the neighbour before: its findings and clear looks, where nothing stands here'],
       ['F D', 'filled or drained, for a hydraulic element'],
       ['Backspace', 'on an empty slot: back to the slot before'],

@@ -1,4 +1,5 @@
 import { useQuery, type UseQueryResult } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
 import { answer, api, type CaseView, type LedgerView, type RankingView, type Schemas } from './api';
 
 export const caseKey = (id: string): string[] => ['case', id];
@@ -36,9 +37,22 @@ export function useLedger(id: string, revision: number, cause: string | null): U
   });
 }
 
-/** A derived view of a case that follows its revision. */
+const SETTLED_AFTER = 700;
+
+/** A value once it has stood still: many entries in a row are followed by one question, not by one each. */
+function useSettled<T>(value: T): T {
+  const [settled, setSettled] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(value), SETTLED_AFTER);
+    return () => clearTimeout(timer);
+  }, [value]);
+  return settled;
+}
+
+/** A derived view of a case that follows its revision, when that has settled. */
 function useOfCase<T>(name: string, id: string, revision: number, fetch: () => Promise<T>): UseQueryResult<T> {
-  return useQuery({ queryKey: [name, id, revision], queryFn: fetch, placeholderData: (previous) => previous });
+  const settled = useSettled(revision);
+  return useQuery({ queryKey: [name, id, settled], queryFn: fetch, placeholderData: (previous) => previous });
 }
 
 export const useBefore = (id: string, revision: number): UseQueryResult<Schemas['BeforeView']> =>
@@ -60,8 +74,9 @@ export const useSchedule = (id: string, revision: number): UseQueryResult<Schema
   useOfCase('schedule', id, revision, () => answer(api.GET('/api/cases/{id}/schedule', { params: { path: { id } } })));
 
 export function useAttention(id: string, revision: number, place: string): UseQueryResult<Schemas['AttentionView'][]> {
+  const settled = useSettled(revision);
   return useQuery({
-    queryKey: ['attention', id, revision, place],
+    queryKey: ['attention', id, settled, place],
     queryFn: () => answer(api.GET('/api/cases/{id}/attention/{place}', { params: { path: { id, place } } })),
   });
 }

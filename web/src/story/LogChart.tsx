@@ -24,8 +24,9 @@ const LOW = 74;
 const NEAREST = 0.2;
 
 export function clock(seconds: number): string {
-  const m = Math.floor(seconds / 60);
-  const s = seconds - 60 * m;
+  const tenths = Math.round(seconds * 10);
+  const m = Math.floor(tenths / 600);
+  const s = (tenths - 600 * m) / 10;
   return m === 0 ? `${s.toFixed(1)} s` : `${m}:${s.toFixed(1).padStart(4, '0')}`;
 }
 

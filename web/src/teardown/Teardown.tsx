@@ -72,7 +72,16 @@ export default function Teardown() {
       ),
     [catalogue.data, part, possible],
   );
-  const matches = useMemo(() => findSigns(signsOfPart, typed), [signsOfPart, typed]);
+  const matches = useMemo(() => {
+    const here = findSigns(signsOfPart, typed);
+    if (here.length > 0 || typed.trim() === '') return here;
+    // Not on this part: then on another of this place, which choosing it goes to.
+    const codes = new Set(parts.map((one) => one.code));
+    const elsewhere = (catalogue.data?.signs ?? []).filter(
+      (one) => one.parts.some((code) => codes.has(code)) && !one.fromBench && possible.has(one.code),
+    );
+    return findSigns(elsewhere, typed);
+  }, [signsOfPart, typed, parts, catalogue.data, possible]);
   const shown = sign ?? matches[picked] ?? null;
 
   const focus = (slot: Slot): void => {
@@ -81,9 +90,9 @@ export default function Teardown() {
   };
   useEffect(() => {
     inputs.part.current?.focus();
-    // only when the place is opened
+    // only when the place is opened, or looking is taken up again
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+  }, [mode]);
   const clear = (): void => {
     setTyped('');
     setPicked(0);
@@ -172,6 +181,8 @@ export default function Teardown() {
     next([part.code]);
   };
   const pick = (one: SignView): void => {
+    const owner = one.parts.includes(part?.code ?? '') ? undefined : parts.find((other) => one.parts.includes(other.code));
+    if (owner) setPartCode(owner.code);
     setSign(one);
     setTyped(one.name);
     focus('severity');
@@ -187,7 +198,7 @@ export default function Teardown() {
   };
   const onPartKey = (event: KeyboardEvent<HTMLInputElement>): void => {
     if (walk(event)) return;
-    if (event.code === 'Digit0' && event.shiftKey) {
+    if ((event.code === 'Digit0' && event.shiftKey) || event.key === '.') {
       event.preventDefault();
       rest();
     } else if (event.key === '=') {
@@ -311,221 +322,233 @@ export default function Teardown() {
         {mode === 'plan' && teardown.data && <Plan teardown={teardown.data} />}
         {mode === 'pieces' && teardown.data && <Pieces teardown={teardown.data} chosen={chosen} choose={choose} />}
         {mode === 'photographs' && <PhotoDesk place={place} part={part?.code ?? 'valve'} shots={teardown.data?.shots ?? []} />}
-        <div className="teardown-body" hidden={mode !== 'look'}>
-          <ul className="parts" aria-label="Parts">
-            {parts.map((one) => (
-              <li key={one.code}>
-                <button
-                  type="button"
-                  aria-current={one.code === part?.code}
-                  onClick={() => {
-                    clear();
-                    setPartCode(one.code);
-                    focus('sign');
-                  }}
-                >
-                  <Keycap>{one.letter}</Keycap>
-                  <span>{one.label}</span>
-                  <TemperChip step={slots.worst(place, one.code)} size={20} />
-                </button>
-              </li>
-            ))}
-          </ul>
-          <div className="entry">
-            <div className="entry-line" role="group" aria-label="Entry line">
-              <label className={active === 'part' ? 'active' : ''}>
-                <small>{words.teardown.part}</small>
-                <input
-                  ref={inputs.part}
-                  value={part?.label ?? ''}
-                  readOnly
-                  data-committed={part?.label ?? ''}
-                  aria-label={words.teardown.part}
-                  onFocus={() => setActive('part')}
-                  onKeyDown={onPartKey}
-                />
-              </label>
-              <label className={active === 'sign' ? 'active sign' : 'sign'}>
-                <small>{words.teardown.sign}</small>
-                <input
-                  ref={inputs.sign}
-                  value={typed}
-                  placeholder={words.teardown.typeSign}
-                  aria-label={words.teardown.sign}
-                  role="combobox"
-                  aria-expanded={active === 'sign'}
-                  aria-controls="sign-matches"
-                  aria-activedescendant={active === 'sign' && matches[picked] ? `sign-${matches[picked].code}` : undefined}
-                  onFocus={() => setActive('sign')}
-                  onChange={(event) => {
-                    setTyped(event.target.value);
-                    setSign(null);
-                    setPicked(0);
-                  }}
-                  onKeyDown={onSignKey}
-                />
-              </label>
-              <label className={active === 'severity' ? 'active' : ''}>
-                <small>{words.teardown.howBad}</small>
-                <input
-                  ref={inputs.severity}
-                  value={severity === null ? '' : `${severity} ${temper[severity]?.word ?? ''}`}
-                  readOnly
-                  data-committed={severity === null ? '' : `${severity} ${temper[severity]?.word ?? ''}`}
-                  placeholder={words.teardown.digits}
-                  aria-label={words.teardown.howBad}
-                  onFocus={() => setActive('severity')}
-                  onKeyDown={onSeverityKey}
-                />
-              </label>
-              <button type="button" className="state" aria-pressed={cleaned} onClick={() => setCleaned(!cleaned)}>
-                <small>{words.teardown.state}</small>
-                {cleaned ? words.teardown.afterCleaning : words.teardown.asFound}
-              </button>
-            </div>
-            {sign === null && active === 'part' && (
-              <WorthALook
-                place={place}
-                onTake={(code, wanted) => {
-                  const found = catalogue.data?.signs.find((one) => one.code === wanted);
-                  if (found === undefined) return;
-                  clear();
-                  setPartCode(code);
-                  pick(found);
-                }}
-              />
-            )}
-            {sign === null && (
-              <ul className="matches" id="sign-matches" role="listbox" aria-label="Signs of this part">
-                {matches.slice(0, active === 'part' ? 4 : 7).map((one, i) => (
-                  <li
-                    key={one.code}
-                    id={`sign-${one.code}`}
-                    role="option"
-                    aria-selected={active === 'sign' && i === picked}
-                    onClick={() => pick(one)}
+        {mode === 'look' && (
+          <div className="teardown-body">
+            <ul className="parts" aria-label="Parts">
+              {parts.map((one) => (
+                <li key={one.code}>
+                  <button
+                    type="button"
+                    aria-current={one.code === part?.code}
+                    onClick={() => {
+                      clear();
+                      setPartCode(one.code);
+                      focus('sign');
+                    }}
                   >
-                    <span>{one.name}</span>
-                    <span className="note">{near(one.code)}</span>
-                    {active === 'sign' && i === picked && <Keycap>Enter</Keycap>}
-                  </li>
-                ))}
-              </ul>
-            )}
-            {sign === null && matches.length === 0 && <p className="quiet">{words.teardown.noSign}</p>}
-            {shown && (sign !== null || active === 'sign') && (
-              <div className="sign-words">
-                <p>
-                  {shown.lookFor} <b>{words.teardown.notConfused}:</b> {lowerFirst(shown.lookAlike)} <b>{words.teardown.howToShoot}:</b>{' '}
-                  {lowerFirst(shown.photograph)}
-                </p>
+                    <Keycap>{one.letter}</Keycap>
+                    <span>{one.label}</span>
+                    <TemperChip step={slots.worst(place, one.code)} size={20} />
+                  </button>
+                </li>
+              ))}
+            </ul>
+            <div className="entry">
+              <div className="entry-line" role="group" aria-label="Entry line">
+                <label className={active === 'part' ? 'active' : ''}>
+                  <small>{words.teardown.part}</small>
+                  <input
+                    ref={inputs.part}
+                    value={part?.label ?? ''}
+                    readOnly
+                    data-committed={part?.label ?? ''}
+                    aria-label={words.teardown.part}
+                    onFocus={() => setActive('part')}
+                    onKeyDown={onPartKey}
+                  />
+                </label>
+                <label className={active === 'sign' ? 'active sign' : 'sign'}>
+                  <small>{words.teardown.sign}</small>
+                  <input
+                    ref={inputs.sign}
+                    value={typed}
+                    placeholder={words.teardown.typeSign}
+                    aria-label={words.teardown.sign}
+                    role="combobox"
+                    aria-expanded={active === 'sign'}
+                    aria-controls="sign-matches"
+                    aria-activedescendant={active === 'sign' && matches[picked] ? `sign-${matches[picked].code}` : undefined}
+                    onFocus={() => setActive('sign')}
+                    onChange={(event) => {
+                      setTyped(event.target.value);
+                      setSign(null);
+                      setPicked(0);
+                    }}
+                    onKeyDown={onSignKey}
+                  />
+                </label>
+                <label className={active === 'severity' ? 'active' : ''}>
+                  <small>{words.teardown.howBad}</small>
+                  <input
+                    ref={inputs.severity}
+                    value={severity === null ? '' : `${severity} ${temper[severity]?.word ?? ''}`}
+                    readOnly
+                    data-committed={severity === null ? '' : `${severity} ${temper[severity]?.word ?? ''}`}
+                    placeholder={words.teardown.digits}
+                    aria-label={words.teardown.howBad}
+                    onFocus={() => setActive('severity')}
+                    onKeyDown={onSeverityKey}
+                  />
+                </label>
+                <button type="button" className="state" aria-pressed={cleaned} onClick={() => setCleaned(!cleaned)}>
+                  <small>{words.teardown.state}</small>
+                  {cleaned ? words.teardown.afterCleaning : words.teardown.asFound}
+                </button>
               </div>
-            )}
-            {sign && (
-              <>
-                <h3>{words.teardown.howBadFor}</h3>
-                <div className="severity-words" role="radiogroup" aria-label={words.teardown.howBadFor}>
-                  {temper.map((one) => (
-                    <button
-                      key={one.step}
-                      type="button"
-                      role="radio"
-                      tabIndex={-1}
-                      aria-checked={severity === one.step}
-                      onClick={() => {
-                        setSeverity(one.step);
-                        focus('severity');
-                      }}
+              {sign === null && active === 'part' && (
+                <WorthALook
+                  place={place}
+                  onTake={(code, wanted) => {
+                    const found = catalogue.data?.signs.find((one) => one.code === wanted);
+                    if (found === undefined) return;
+                    clear();
+                    setPartCode(code);
+                    pick(found);
+                  }}
+                />
+              )}
+              {sign === null && (
+                <ul className="matches" id="sign-matches" role="listbox" aria-label="Signs of this part">
+                  {matches.slice(0, active === 'part' ? 4 : 7).map((one, i) => (
+                    <li
+                      key={one.code}
+                      id={`sign-${one.code}`}
+                      role="option"
+                      aria-selected={active === 'sign' && i === picked}
+                      onClick={() => pick(one)}
                     >
                       <span>
-                        <TemperChip step={one.step} /> {one.word}
+                        {one.name}
+                        {part && !one.parts.includes(part.code) && (
+                          <span className="note">
+                            {' '}
+                            {partName(one.parts.find((code) => parts.some((other) => other.code === code)) ?? '')}
+                          </span>
+                        )}
                       </span>
-                      <small>{sign.severity[one.step]}</small>
+                      <span className="note">{near(one.code)}</span>
+                      {active === 'sign' && i === picked && <Keycap>Enter</Keycap>}
+                    </li>
+                  ))}
+                </ul>
+              )}
+              {sign === null && matches.length === 0 && <p className="quiet">{words.teardown.noSign}</p>}
+              {shown && (sign !== null || active === 'sign') && (
+                <div className="sign-words">
+                  <p>
+                    {shown.lookFor} <b>{words.teardown.notConfused}:</b> {lowerFirst(shown.lookAlike)} <b>{words.teardown.howToShoot}:</b>{' '}
+                    {lowerFirst(shown.photograph)}
+                  </p>
+                </div>
+              )}
+              {sign && (
+                <>
+                  <h3>{words.teardown.howBadFor}</h3>
+                  <div className="severity-words" role="radiogroup" aria-label={words.teardown.howBadFor}>
+                    {temper.map((one) => (
+                      <button
+                        key={one.step}
+                        type="button"
+                        role="radio"
+                        tabIndex={-1}
+                        aria-checked={severity === one.step}
+                        onClick={() => {
+                          setSeverity(one.step);
+                          focus('severity');
+                        }}
+                      >
+                        <span>
+                          <TemperChip step={one.step} /> {one.word}
+                        </span>
+                        <small>{sign.severity[one.step]}</small>
+                      </button>
+                    ))}
+                  </div>
+                </>
+              )}
+              {sign && (
+                <div className="entry-more">
+                  <Input
+                    value={note}
+                    maxLength={4000}
+                    placeholder={words.teardown.notePlaceholder}
+                    aria-label={words.teardown.note}
+                    onChange={(event) => setNote(event.target.value)}
+                    onPressEnter={accept}
+                  />
+                  <Select
+                    value={sureness}
+                    aria-label={words.teardown.sureness}
+                    onChange={setSureness}
+                    style={{ width: 140 }}
+                    options={[
+                      { value: 1, label: words.teardown.sure },
+                      { value: 0.8, label: words.teardown.fairlySure },
+                      { value: 0.5, label: words.teardown.notSure },
+                    ]}
+                  />
+                </div>
+              )}
+              {needsFill && <p className="wrong">{words.teardown.fillWhy}</p>}
+              {sign?.needsFill === true && (
+                <div className="severities" role="radiogroup" aria-label={words.teardown.fillWhy}>
+                  {(['filled', 'drained'] as const).map((one) => (
+                    <button key={one} type="button" role="radio" aria-checked={fill === one} onClick={() => setFill(one)}>
+                      {words.teardown.fill[one]}
                     </button>
                   ))}
                 </div>
-              </>
-            )}
-            {sign && (
-              <div className="entry-more">
-                <Input
-                  value={note}
-                  maxLength={4000}
-                  placeholder={words.teardown.notePlaceholder}
-                  aria-label={words.teardown.note}
-                  onChange={(event) => setNote(event.target.value)}
-                  onPressEnter={accept}
-                />
-                <Select
-                  value={sureness}
-                  aria-label={words.teardown.sureness}
-                  onChange={setSureness}
-                  style={{ width: 140 }}
-                  options={[
-                    { value: 1, label: words.teardown.sure },
-                    { value: 0.8, label: words.teardown.fairlySure },
-                    { value: 0.5, label: words.teardown.notSure },
-                  ]}
-                />
-              </div>
-            )}
-            {needsFill && <p className="wrong">{words.teardown.fillWhy}</p>}
-            {sign?.needsFill === true && (
-              <div className="severities" role="radiogroup" aria-label={words.teardown.fillWhy}>
-                {(['filled', 'drained'] as const).map((one) => (
-                  <button key={one} type="button" role="radio" aria-checked={fill === one} onClick={() => setFill(one)}>
-                    {words.teardown.fill[one]}
-                  </button>
-                ))}
-              </div>
-            )}
-            {sign === null && site === 'station' && asked && <Asked question={asked} place={place} />}
-            <div className="entry-acts">
-              <Button type="primary" disabled={sign === null || severity === null || needsFill} onClick={accept}>
-                {words.teardown.accept}
-              </Button>
-              <Button onClick={() => part && nothingOn([part.code])}>
-                {words.teardown.nothingHere} <Keycap>0</Keycap>
-              </Button>
-              <Button onClick={rest}>{words.teardown.rest}</Button>
-              {before !== null && site === 'station' && (
-                <Button onClick={asNeighbour}>
-                  {words.teardown.asNeighbour(before.label)} <Keycap>=</Keycap>
-                </Button>
               )}
+              {sign === null && site === 'station' && asked && <Asked question={asked} place={place} />}
+              <div className="entry-acts">
+                <Button type="primary" disabled={sign === null || severity === null || needsFill} onClick={accept}>
+                  {words.teardown.accept}
+                </Button>
+                <Button onClick={() => part && nothingOn([part.code])}>
+                  {words.teardown.nothingHere} <Keycap>0</Keycap>
+                </Button>
+                <Button onClick={rest}>
+                  {words.teardown.rest} <Keycap>.</Keycap>
+                </Button>
+                {before !== null && site === 'station' && (
+                  <Button onClick={asNeighbour}>
+                    {words.teardown.asNeighbour(before.label)} <Keycap>=</Keycap>
+                  </Button>
+                )}
+              </div>
             </div>
+            <aside className="recorded">
+              {nextStep && <StepCard key={nextStep.code} step={nextStep} heading={words.plan.next} />}
+              <section aria-label={words.teardown.found}>
+                <h3>
+                  {words.teardown.found}: {label}
+                </h3>
+                {recorded.length === 0 && <p className="note">Nothing yet. Looked at and nothing there shows as 0 in the parts list.</p>}
+                <ul>
+                  {recorded.map((entry) => (
+                    <li key={entry.id}>
+                      <TemperChip step={entry.severity} size={20} />
+                      <span>
+                        {partName(entry.part)}: {signName(entry.item)}
+                        <small>
+                          {entry.by}
+                          {entry.state === 'after_cleaning' ? `, ${words.teardown.afterCleaning}` : ''}
+                          {entry.sureness !== null && entry.sureness < 1
+                            ? `, ${entry.sureness > 0.6 ? words.teardown.fairlySure : words.teardown.notSure}`
+                            : ''}
+                          {entry.note === null ? '' : `. ${entry.note}`}
+                        </small>
+                      </span>
+                      <button type="button" className="take-back" onClick={() => withdraw(entry, `${label} ${signName(entry.item)}`)}>
+                        {words.teardown.takeBack}
+                      </button>
+                    </li>
+                  ))}
+                </ul>
+              </section>
+            </aside>
           </div>
-          <aside className="recorded">
-            {nextStep && <StepCard key={nextStep.code} step={nextStep} heading={words.plan.next} />}
-            <section aria-label={words.teardown.found}>
-              <h3>
-                {words.teardown.found}: {label}
-              </h3>
-              {recorded.length === 0 && <p className="note">Nothing yet. Looked at and nothing there shows as 0 in the parts list.</p>}
-              <ul>
-                {recorded.map((entry) => (
-                  <li key={entry.id}>
-                    <TemperChip step={entry.severity} size={20} />
-                    <span>
-                      {partName(entry.part)}: {signName(entry.item)}
-                      <small>
-                        {entry.by}
-                        {entry.state === 'after_cleaning' ? `, ${words.teardown.afterCleaning}` : ''}
-                        {entry.sureness !== null && entry.sureness < 1
-                          ? `, ${entry.sureness > 0.6 ? words.teardown.fairlySure : words.teardown.notSure}`
-                          : ''}
-                        {entry.note === null ? '' : `. ${entry.note}`}
-                      </small>
-                    </span>
-                    <button type="button" className="take-back" onClick={() => withdraw(entry, `${label} ${signName(entry.item)}`)}>
-                      {words.teardown.takeBack}
-                    </button>
-                  </li>
-                ))}
-              </ul>
-            </section>
-          </aside>
-        </div>
+        )}
         {part && mode === 'look' && <PhotoStrip place={place} part={part.code} partLabel={part.label} state={state} />}
       </div>
     </div>
