@@ -24,7 +24,7 @@ use MuteTapper\Core\Teardown\TeardownPlan;
 /** Puts the teardown of a case into the shapes that the screens and the report read. */
 final readonly class TeardownPresenter
 {
-    private const WORTH_A_LOOK = 6;
+    private const WORTH_A_LOOK = 4;
 
     public function __construct(private Cases $cases, private Assessments $assessments, private KnowledgeFiles $knowledge)
     {

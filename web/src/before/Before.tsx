@@ -213,7 +213,11 @@ function Valves({ before, chosen, choose, date }: ValvesProps) {
           <p>
             {stop?.words} {before.fromFiringOrder ? '' : words.before.noFiringOrder}
           </p>
-          {state && <Asked question={state} place="engine" narrow />}
+          {state && (
+            <label className="quiet">
+              {state.ask} <Asked question={state} place="engine" narrow />
+            </label>
+          )}
         </div>
       )}
       <Remarks list={date === '' ? before.remarks : []} />
