@@ -37,7 +37,7 @@ test('a coil-bound spring, from the first click to the report', async ({ page, b
   await page.keyboard.press('2');
   await page.keyboard.press('Enter');
   await saved(page);
-  await expect(page.getByRole('complementary', { name: 'Recorded here' })).toContainText('spring: adjacent coils bright');
+  await expect(page.getByRole('region', { name: /^Recorded here/ })).toContainText('spring: adjacent coils bright');
 
   // A picture, attached to the part in the entry line.
   const picture = info.outputPath('spring.png');

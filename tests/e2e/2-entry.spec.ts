@@ -137,9 +137,9 @@ test('undo takes back the last entry and says which', async ({ page, request }) 
   await page.keyboard.press('2');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: /Undo: 1E valve, tip mushroomed or peened, 2/ })).toBeVisible();
-  await expect(page.getByRole('complementary', { name: 'Recorded here' })).toContainText('tip mushroomed');
+  await expect(page.getByRole('region', { name: /^Recorded here/ })).toContainText('tip mushroomed');
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('complementary', { name: 'Recorded here' })).not.toContainText('tip mushroomed');
+  await expect(page.getByRole('region', { name: /^Recorded here/ })).not.toContainText('tip mushroomed');
   await saved(page);
   const entries = await recorded(request, id);
   expect(entries.map((entry) => entry.kind)).toEqual(['finding', 'withdrawal']);
@@ -194,7 +194,7 @@ test('a note and a doubt go with the finding', async ({ page, request }) => {
   await page.getByLabel('How sure').click();
   await page.getByTitle('not sure', { exact: true }).click();
   await page.getByRole('button', { name: 'Accept, next part' }).click();
-  await expect(page.getByRole('complementary', { name: 'Recorded here' })).toContainText('not sure. Only on the rocker side.');
+  await expect(page.getByRole('region', { name: /^Recorded here/ })).toContainText('not sure. Only on the rocker side.');
   await saved(page);
   expect((await viewOf(request, id)).entries[0]).toMatchObject({ severity: 2, sureness: 0.5, note: 'Only on the rocker side.' });
 });

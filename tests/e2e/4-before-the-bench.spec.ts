@@ -366,16 +366,19 @@ test('photographs are taken, drawn on and measured by keyboard, paired, and prin
   await page.keyboard.type('adjacent');
   await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');
-  await page.keyboard.press('Escape');
   await expect(page.getByText('as found, adjacent coils bright on facing sides, 3 drawn')).toBeVisible();
   await saved(page);
 
   // Two side by side with one zoom.
   const photos = page.getByRole('button', { name: '1E1 spring, open large' });
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await photos.first().focus();
   await page.keyboard.press('p');
+  await expect(page.getByLabel('pick').first()).toBeChecked();
   await page.keyboard.press('ArrowRight');
+  await expect(photos.nth(1)).toBeFocused();
   await page.keyboard.press('p');
+  await expect(page.getByRole('button', { name: 'Compare the two' })).toBeVisible();
   await page.keyboard.press('c');
   const pair = page.getByRole('dialog', { name: 'Side by side' });
   await expect(pair.locator('svg.picture')).toHaveCount(2);

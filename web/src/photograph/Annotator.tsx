@@ -98,7 +98,8 @@ export function Annotator({ entry, onClose }: Props) {
       setShape(null);
       setPoints([]);
       setText(null);
-    } else return;
+    } else if (event.key === 'Escape' && !(event.target as HTMLElement).closest('.ant-select-open')) onClose();
+    else return;
     event.preventDefault();
     event.stopPropagation();
   };
@@ -114,7 +115,7 @@ export function Annotator({ entry, onClose }: Props) {
     if (of !== entry.place || part !== entry.part) withdraw(entry, entry.caption ?? '');
     record('photograph', slot, content, `photograph of ${content.caption ?? ''}`);
     if (of !== entry.place || part !== entry.part) onClose();
-    else box.current?.focus(); // the keys are those of the picture again
+    else setTimeout(() => box.current?.focus()); // once the list has let go, the keys are those of the picture again
   };
   const partOf = view.parts.find((one) => one.code === entry.part);
   const places =

@@ -8,6 +8,7 @@ import { words } from '../shared/messages';
 import { useCatalogue, useMeasures } from '../shared/queries';
 import { Annotator } from './Annotator';
 import { DeviceCamera, SimulatedCamera } from './Cameras';
+import { NotTaken } from './NotTaken';
 import { Pair } from './Pair';
 import { usePhotographs } from './usePhotographs';
 import './photograph.css';
@@ -120,17 +121,7 @@ export function PhotoDesk({ place, part: firstPart, shots }: Props) {
           }}
         />
       </div>
-      {taking.failed.length > 0 && (
-        <div className="warn" role="alert">
-          {taking.failed.map((one) => (
-            <p key={one.file.name}>
-              <b>{words.teardown.uploadFailed}:</b> {one.message}
-            </p>
-          ))}
-          <Button onClick={() => void take(taking.failed.map((one) => one.file))}>{words.photo.again}</Button>{' '}
-          <Button onClick={taking.forget}>{words.photo.leave}</Button>
-        </div>
-      )}
+      <NotTaken failed={taking.failed} take={take} forget={taking.forget} />
       <div className="photo-body">
         <div>
           <div className="acts-row">

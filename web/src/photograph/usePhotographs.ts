@@ -8,7 +8,7 @@ export interface FailedPhotograph {
   message: string;
 }
 
-interface Taking {
+export interface Taking {
   take: (files: readonly File[]) => Promise<void>;
   busy: number;
   failed: readonly FailedPhotograph[];

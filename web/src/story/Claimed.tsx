@@ -1,12 +1,10 @@
-import { Select } from 'antd';
 import { useState } from 'react';
 import { useBench } from '../entry/useBench';
 import type { ColumnView } from '../shared/api';
 import { words } from '../shared/messages';
 import { useCatalogue } from '../shared/queries';
+import { HowWellKnown, type Standing } from './HowWellKnown';
 import { ClaimedParts } from './ClaimedParts';
-
-type Standing = 'known' | 'said' | 'unknown';
 
 /** The build as claimed: the quantities of the spring sheet, for all intakes and all exhausts. */
 export function Claimed() {
@@ -100,15 +98,7 @@ export function ClaimCell({ column, place }: { column: ColumnView; place: string
           if (event.key === 'Escape') setTyped(null);
         }}
       />
-      <Select<Standing>
-        size="middle"
-        value={standing}
-        aria-label={`how well known: ${name}`}
-        variant="borderless"
-        popupMatchSelectWidth={false}
-        onChange={(how) => (how === 'unknown' || stands !== '') && post(stands, how)}
-        options={(['known', 'said', 'unknown'] as const).map((value) => ({ value, label: words.story.standing[value] }))}
-      />
+      <HowWellKnown value={standing} name={name} onChange={(how) => (how === 'unknown' || stands !== '') && post(stands, how)} />
       {refused !== null && (
         <span className="wrong note" role="alert">
           {refused.problem?.reason ?? refused.problem?.detail}

@@ -1,12 +1,11 @@
-import { Select } from 'antd';
 import { useState } from 'react';
 import { useBench } from '../entry/useBench';
 import type { CaseView } from '../shared/api';
 import { words } from '../shared/messages';
 import { useCatalogue } from '../shared/queries';
+import { HowWellKnown, type Standing } from './HowWellKnown';
 import { ClaimCell } from './Claimed';
 
-type Standing = 'known' | 'said' | 'unknown';
 type BuildPart = CaseView['buildParts'][number];
 
 /** What was fitted, part by part, in words: known, said by the customer, or unknown. And the oil, in figures. */
@@ -87,16 +86,13 @@ function WordsCell({ part, place }: { part: BuildPart; place: string }) {
           if (event.key === 'Escape') setTyped(null);
         }}
       />
-      <Select<Standing>
+      <HowWellKnown
         value={standing}
-        aria-label={`how well known: ${name}`}
-        variant="borderless"
-        popupMatchSelectWidth={false}
+        name={name}
         onChange={(how) => {
           if (how === 'unknown') record('claim', slot, { standing: how }, `${name}, unknown`);
           else if (stands !== '') record('claim', slot, { words: stands, standing: how }, `${name}, ${how}`);
         }}
-        options={(['known', 'said', 'unknown'] as const).map((value) => ({ value, label: words.story.standing[value] }))}
       />
     </div>
   );

@@ -1,10 +1,10 @@
-import { Button } from 'antd';
 import { useRef, useState } from 'react';
 import { placeLabel } from '../entry/slots';
 import { useBench } from '../entry/useBench';
 import type { EntryView } from '../shared/api';
 import { words } from '../shared/messages';
 import { Annotator } from '../photograph/Annotator';
+import { NotTaken } from '../photograph/NotTaken';
 import { usePhotographs } from '../photograph/usePhotographs';
 
 interface Props {
@@ -27,21 +27,7 @@ export function PhotoStrip({ place, part, partLabel, state }: Props) {
 
   return (
     <section className="photo-strip" aria-label="Photographs">
-      {failed.length > 0 && (
-        <div className="warn" role="alert">
-          {failed.map((one) => (
-            <p key={one.file.name}>
-              <b>{words.teardown.uploadFailed}:</b> {one.message}
-            </p>
-          ))}
-          <Button size="small" onClick={() => void take(failed.map((one) => one.file))}>
-            {words.photo.again}
-          </Button>{' '}
-          <Button size="small" onClick={forget}>
-            {words.photo.leave}
-          </Button>
-        </div>
-      )}
+      <NotTaken failed={failed} take={take} forget={forget} />
       <div className="photos">
         {shown.map((entry) => (
           <Thumb key={entry.id} entry={entry} chosen={entry.part === part} onOpen={() => setOpen(entry)} />
