@@ -5,19 +5,19 @@ declare(strict_types=1);
 // Reading a log in a stream. What is judged are ratios within this run: memory may not grow with the log, time only in proportion.
 
 use MuteTapper\App\Simulated\DataLogger;
+use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\RunLog\LogAnalyser;
 use MuteTapper\Core\RunLog\LogFormat;
 use MuteTapper\Core\RunLog\Thresholds;
-use MuteTapper\Core\Document\Node;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
 $file = tempnam(sys_get_temp_dir(), 'log');
-$out = fopen($file, 'w');
+$out = new SplFileObject($file, 'w');
 foreach ((new DataLogger())->run(8000, 50, 7600.0, [500.0]) as $line) {
-    fwrite($out, $line);
+    $out->fwrite($line);
 }
-fclose($out);
+unset($out);
 $format = LogFormat::recognise((string) file_get_contents($file, false, null, 0, 4000));
 $thresholds = Thresholds::fromNode(Node::root(['over_speed' => 7650, 'limiter' => 7600, 'oil_per_thousand' => 0.69, 'oil_temperature' => 130]));
 
@@ -27,14 +27,14 @@ $read = static function (int $rows) use ($file, $format, $thresholds): array {
     $before = memory_get_usage();
     $start = hrtime(true);
     $analyser = new LogAnalyser($thresholds);
-    $in = fopen($file, 'r');
-    for ($line = 1; $line <= $rows + 1 && ($text = fgets($in)) !== false; ++$line) {
-        $row = $line === 1 ? null : $format->read(rtrim($text), $line);
+    $in = new SplFileObject($file);
+    for ($line = 1; $line <= $rows + 1 && !$in->eof(); ++$line) {
+        $text = rtrim((string) $in->fgets());
+        $row = $line === 1 ? null : $format->read($text, $line);
         if ($row !== null) {
             $analyser->add($row, $line);
         }
     }
-    fclose($in);
     $result = $analyser->result();
 
     return ['rows' => $result->rows, 'ms' => (hrtime(true) - $start) / 1e6, 'mb' => (memory_get_peak_usage() - $before) / 1048576];

@@ -90,7 +90,7 @@ final readonly class Scenario
             [
                 'words' => 'Breaks up over nine thousand and ticks when it is hot. It pulled cleanly all last year.', 'customer' => 'Team Sedge, hull 12',
                 'use' => 'Fen Cup sprint boats, two seasons, 31 hours since the build.', 'changed' => 'Nothing since the build.', 'replaced' => 'Coils and plugs, without effect.',
-                'oil' => 'Made-up brand, 10W-50, changed every event.', 'limiter' => 'Fuel cut at 9300.', 'earlier' => 'None known.', 'failed' => ['A2-E1'],
+                'when' => 'At the limiter and when hot.', 'built' => 'Team Sedge, two seasons ago.', 'proposed' => 'None yet.', 'stands' => 'Two weeks; it races again in May.', 'oil' => 'Made-up brand, 10W-50, changed every event.', 'limiter' => 'Fuel cut at 9300.', 'earlier' => 'None known.', 'failed' => ['A2-E1'],
             ],
             self::claims('1.440', '62', '0.925', '0.410', 1.700),
             static function (Station $station, int $i) use ($weak): array {
@@ -145,7 +145,7 @@ final readonly class Scenario
             [
                 'words' => 'New springs and locators went in over the winter. First event it went rough at six and a half, then number four would not rev. Two pushrods came out like bananas.', 'customer' => 'Ottermoor Garage, car 23',
                 'use' => 'Quarry Mile strip, nine runs since the build.', 'changed' => 'Springs, retainers and locators, both banks.', 'replaced' => 'Ignition amplifier, without effect.',
-                'oil' => '', 'limiter' => 'Ignition cut at 7600, no boost.', 'earlier' => 'None with the old springs.', 'failed' => ['B2-E1', 'B3-E1'],
+                'when' => 'Over six and a half, hot, under load.', 'built' => 'Ottermoor Garage; springs by the owner last winter.', 'proposed' => 'Two new heads.', 'stands' => 'Since the last meeting; it is to run again in spring.', 'oil' => '', 'limiter' => 'Ignition cut at 7600, no boost.', 'earlier' => 'None with the old springs.', 'failed' => ['B2-E1', 'B3-E1'],
             ],
             self::claims('1.900', '168', '1.210', '0.610', 2.330),
             static function (Station $station, int $i) use ($bound): array {

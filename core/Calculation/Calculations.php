@@ -12,6 +12,7 @@ use MuteTapper\Core\Fit;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
+use MuteTapper\Core\RunLog;
 use MuteTapper\Core\Spring;
 use MuteTapper\Core\Valve;
 
@@ -27,6 +28,7 @@ final class Calculations
             new Spring\LoadDeparture(), new Spring\MiddleValue(), new Spring\RateFromGeometry(), new Spring\ShearStress(), new Spring\SquarenessLimit(), new Spring\InnerInstalledHeight(),
             new Clearance\RetainerToSeal(), new Clearance\HeightAboveSpringSeat(), new Clearance\UsableLift(), new Clearance\GrowthClearance(),
             new Before\CompressionShare(), new Before\LeakDown(), new Before\CamPhaseDeparture(), new Before\LashDrift(), new Before\PullDrift(),
+            new RunLog\EngineSpeedFromRoadSpeed(),
             new Fit\SpringInPocket(), new Fit\StemInGuide(),
         ];
     }

@@ -8,6 +8,7 @@ use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Evidence\EntryKind;
 use MuteTapper\Core\Spring\SheetColumn;
+use MuteTapper\Core\Teardown\PieceCount;
 
 /** Where a case stands: what was looked at and measured, and what can be done now. */
 final readonly class Progress
@@ -79,6 +80,15 @@ final readonly class Progress
         return new NextAct(Step::Report, 'Print the report');
     }
 
+    /** Missing pieces go before what is left to look at: they stay open until they are found. */
+    private function teardown(int $looked, int $stations, int $parts): StepProgress
+    {
+        $missing = array_sum(array_map(static fn (array $one): int => $one['pieces']->missing(), PieceCount::of($this->case)->missing()));
+        $left = $looked === $stations ? '' : sprintf('%d of %d stations', $looked, $stations);
+
+        return new StepProgress(Step::Teardown, array_sum($this->looked) / $parts, $missing === 0 ? $left : sprintf('%d %s missing', $missing, $missing === 1 ? 'piece' : 'pieces'), $missing > 0);
+    }
+
     /** @return list<StepProgress> the steps that can be counted */
     public function steps(): array
     {
@@ -92,7 +102,7 @@ final readonly class Progress
         return [
             new StepProgress(Step::Story, $answered / $questions, $answered === $questions ? '' : sprintf('%d of %d answered', $answered, $questions)),
             new StepProgress(Step::Before, $this->before->done / max(1, $this->before->wanted), $this->before->left()),
-            new StepProgress(Step::Teardown, array_sum($this->looked) / ($stations * $partsPerStation), $looked === $stations ? '' : sprintf('%d of %d stations', $looked, $stations)),
+            $this->teardown($looked, $stations, $stations * $partsPerStation),
             new StepProgress(Step::Bench, $measured / $stations, $measured === $stations ? '' : sprintf('%d of %d springs', $measured, $stations)),
             new StepProgress(Step::Clearances, $measured / $stations, ''),
             new StepProgress(Step::Cause, $this->signed ? 1 : ($this->called ? 0.6 : 0.0), $this->signed ? 'signed' : ($this->called ? 'not signed' : 'no call yet')),

@@ -14,13 +14,17 @@ final readonly class Story
     /** The questions of the story: field, what to ask. */
     public const QUESTIONS = [
         'words' => 'What happened, in the customer’s words',
+        'when' => 'When: cold, hot, idle, at the limiter, on over-run, after standing',
         'customer' => 'Customer and label',
         'use' => 'Use, and hours or distance since the build',
+        'built' => 'Who built it, and when',
         'changed' => 'What was changed last',
         'replaced' => 'What others already replaced without effect',
+        'proposed' => 'The dearest repair proposed so far',
         'oil' => 'Oil: grade, age, what is known of it',
         'limiter' => 'Limiter, boost, anti-lag',
         'earlier' => 'Earlier failures with the same symptom',
+        'stands' => 'How long it stands, and whether it comes back',
     ];
 
     /**

@@ -11,6 +11,7 @@ enum Dimension: string
     case Force = 'force';
     case Stiffness = 'stiffness';
     case Stress = 'stress';
+    case Velocity = 'road_speed';
     case GaugePressure = 'pressure';
     case Temperature = 'temperature';
     case CrankAngle = 'crank_angle';
@@ -27,6 +28,7 @@ enum Dimension: string
             self::Force => Unit::Newton,
             self::Stiffness => Unit::NewtonPerMetre,
             self::Stress => Unit::Pascal,
+            self::Velocity => Unit::MetrePerSecond,
             self::GaugePressure => Unit::PascalGauge,
             self::Temperature => Unit::Kelvin,
             self::CrankAngle => Unit::Degree,

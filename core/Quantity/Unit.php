@@ -26,6 +26,9 @@ enum Unit: string
     case PoundPerSquareInch = 'psi';
     case Bar = 'bar';
     case Kilopascal = 'kPa';
+    case MetrePerSecond = 'm/s';
+    case KilometrePerHour = 'km/h';
+    case MilePerHour = 'mph';
     case Kelvin = 'K';
     case DegreeCelsius = '°C';
     case DegreeFahrenheit = '°F';
@@ -52,6 +55,7 @@ enum Unit: string
             self::NewtonPerMetre, self::NewtonPerMillimetre, self::PoundForcePerInch => Dimension::Stiffness,
             self::Pascal, self::Megapascal, self::KilopoundPerSquareInch => Dimension::Stress,
             self::PascalGauge, self::PoundPerSquareInch, self::Bar, self::Kilopascal => Dimension::GaugePressure,
+            self::MetrePerSecond, self::KilometrePerHour, self::MilePerHour => Dimension::Velocity,
             self::Kelvin, self::DegreeCelsius, self::DegreeFahrenheit => Dimension::Temperature,
             self::Degree => Dimension::CrankAngle,
             self::SquareMetrePerSecond, self::SquareMillimetrePerSecond => Dimension::Viscosity,
@@ -67,7 +71,7 @@ enum Unit: string
     {
         return match ($this) {
             self::Metre, self::Newton, self::NewtonPerMetre, self::Pascal, self::One, self::Percent, self::RevolutionPerMinute,
-            self::PascalGauge, self::Kelvin, self::DegreeCelsius, self::Degree, self::SquareMetrePerSecond, self::PartPerMillion => 1.0,
+            self::PascalGauge, self::MetrePerSecond, self::Kelvin, self::DegreeCelsius, self::Degree, self::SquareMetrePerSecond, self::PartPerMillion => 1.0,
             self::Millimetre => 0.001,
             self::Inch => self::METRES_PER_INCH,
             self::Thou => self::METRES_PER_INCH / 1000,
@@ -78,6 +82,8 @@ enum Unit: string
             self::PoundForcePerInch => self::NEWTONS_PER_POUND_FORCE / self::METRES_PER_INCH,
             self::Megapascal => 1e6,
             self::PoundPerSquareInch => self::NEWTONS_PER_POUND_FORCE / self::METRES_PER_INCH ** 2,
+            self::KilometrePerHour => 1 / 3.6,
+            self::MilePerHour => 63360 * self::METRES_PER_INCH / 3600,
             self::Bar => 1e5,
             self::Kilopascal => 1000.0,
             self::DegreeFahrenheit => 5 / 9,
@@ -114,6 +120,8 @@ enum Unit: string
             self::NewtonPerMillimetre => ['n/mm'],
             self::PoundForcePerInch => ['lb/in', 'lbs/in', 'lbf/in'],
             self::PoundPerSquareInch => ['psi'],
+            self::KilometrePerHour => ['km/h', 'kmh', 'kph'],
+            self::MilePerHour => ['mph'],
             self::Bar => ['bar'],
             self::Kilopascal => ['kpa'],
             self::DegreeCelsius => ['°c', 'c'],

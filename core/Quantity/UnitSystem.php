@@ -23,6 +23,8 @@ enum UnitSystem: string
             [self::Metric, Dimension::Stress] => Unit::Megapascal,
             [self::Inch, Dimension::GaugePressure] => Unit::PoundPerSquareInch,
             [self::Metric, Dimension::GaugePressure] => Unit::Bar,
+            [self::Inch, Dimension::Velocity] => Unit::MilePerHour,
+            [self::Metric, Dimension::Velocity] => Unit::KilometrePerHour,
             [self::Inch, Dimension::Temperature] => Unit::DegreeFahrenheit,
             [self::Metric, Dimension::Temperature] => Unit::DegreeCelsius,
             [self::Inch, Dimension::Viscosity], [self::Metric, Dimension::Viscosity] => Unit::SquareMillimetrePerSecond,

@@ -121,7 +121,7 @@ final readonly class CasePresenter
         }
 
         return array_map(
-            static fn (Step $step): StepView => new StepView($step->value, $step->label(), ($counted[$step->value] ?? null)?->done, ($counted[$step->value] ?? null)->left ?? ''),
+            static fn (Step $step): StepView => new StepView($step->value, $step->label(), ($counted[$step->value] ?? null)?->done, ($counted[$step->value] ?? null)->left ?? '', ($counted[$step->value] ?? null)->isOverdue ?? false),
             Step::cases(),
         );
     }

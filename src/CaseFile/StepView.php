@@ -19,6 +19,8 @@ final readonly class StepView
         public ?float $done,
         #[OA\Property]
         public string $left,
+        #[OA\Property(description: 'something is missing that must not stay so')]
+        public bool $overdue,
     ) {
     }
 }

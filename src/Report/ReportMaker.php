@@ -17,6 +17,7 @@ use MuteTapper\App\Photograph\Photograph;
 use MuteTapper\App\Shared\Pdf;
 use MuteTapper\App\Shared\QuantityView;
 use MuteTapper\App\Spring\MarginView;
+use MuteTapper\App\Teardown\TeardownPresenter;
 use MuteTapper\Core\CaseFile\Assessment;
 use MuteTapper\Core\CaseFile\Progress;
 use MuteTapper\Core\CaseFile\Story;
@@ -223,6 +224,10 @@ final readonly class ReportMaker
         }
         if (count($progress->measured) < $stations) {
             $open[] = sprintf('%d of %d springs were not measured.', $stations - count($progress->measured), $stations);
+        }
+
+        foreach (TeardownPresenter::missingPieces($assessment->case) as $piece) {
+            $open[] = sprintf('%s: %d missing, not found yet.', $piece->label, $piece->missing);
         }
 
         return $open;

@@ -326,4 +326,27 @@ final class WorkTest extends AppTestCase
         self::assertTrue(self::at($row, 'schedule/late')->flag());
         self::assertStringContainsString('ago: late', self::at($row, 'schedule/sentence')->text());
     }
+
+    public function testAGaugeOnItsCableIsReadAndTheReadingSaysSo(): void
+    {
+        $line = $this->send('GET', '/api/gauges/lever_tester/reading?quantity=pull');
+        self::assertTrue($line['simulated']);
+        $stored = $this->record('reading', ['A1-E1', 'valve', 'pull', '1'], ['text' => self::at($line, 'value')->text().' '.self::at($line, 'unit')->text(), 'received' => true]);
+        self::assertTrue(self::at($stored, 'entry/content/received')->flag());
+        $typed = $this->record('reading', ['A1-E1', 'valve', 'pull', '2'], ['text' => '118']);
+        self::assertFalse(self::at($typed, 'entry/content')->has('received'));
+        self::assertStringContainsString('type what it shows', self::at($this->send('GET', '/api/gauges/degree_wheel/reading?quantity=cam_phase_found', null, 404), 'detail')->text());
+    }
+
+    public function testAPhoneFindsTheShopByTheAddressItIsServedAt(): void
+    {
+        $this->client->request('GET', $this->case.'/tags.pdf?stations=A1-E1&parts=valve', [], [], ['MUTE_TAPPER_ADDRESS' => 'http://192.0.2.7:8740']);
+        $file = tempnam(sys_get_temp_dir(), 'tags');
+        file_put_contents($file, (string) $this->client->getResponse()->getContent());
+        shell_exec(sprintf('pdftoppm -r 200 -png %1$s %1$s', escapeshellarg($file)));
+        $code = (string) shell_exec(sprintf('zbarimg -q --raw %s-1.png 2>/dev/null', escapeshellarg($file)));
+        unlink($file);
+        unlink($file.'-1.png');
+        self::assertStringStartsWith('http://192.0.2.7:8740/case/', $code);
+    }
 }

@@ -34,6 +34,8 @@ final class OutsideTest extends TestCase
         yield [Unit::Megapascal, 'MPa', 'Pa'];
         yield [Unit::PoundPerSquareInch, 'psi', 'Pa'];
         yield [Unit::Bar, 'bar', 'Pa'];
+        yield [Unit::KilometrePerHour, 'km/hour', 'm/s'];
+        yield [Unit::MilePerHour, 'mile/hour', 'm/s'];
         yield [Unit::Kilopascal, 'kPa', 'Pa'];
         yield [Unit::SquareMillimetrePerSecond, 'mm^2/s', 'm^2/s'];
     }

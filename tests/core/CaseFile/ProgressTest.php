@@ -12,7 +12,10 @@ use MuteTapper\Core\CaseFile\StepProgress;
 use MuteTapper\Core\CaseFile\Story;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Evidence\EntryKind;
 use MuteTapper\Core\Spring\SheetColumn as C;
+use MuteTapper\Core\Teardown\Pieces;
 use MuteTapper\Tests\Core\Example;
 use PHPUnit\Framework\TestCase;
 
@@ -72,11 +75,15 @@ final class ProgressTest extends TestCase
     {
         $example = self::measured(Example::pushrodEight()->looks('A1-E1', 'spring', 'valve')->sees('A1-E1', 'seat', 'seat_hammered', 0)->sees('engine', 'running', 'sudden_stop', 0), 'A1-E1');
         [$story, , $teardown, $bench, , $cause] = self::progress($example, 'Ticks.')->steps();
-        self::assertEquals(new StepProgress(Step::Story, 1 / 8, '1 of 8 answered'), $story);
+        self::assertEquals(new StepProgress(Step::Story, 1 / 12, '1 of 12 answered'), $story);
         self::assertSame('1 of 16 stations', $teardown->left);
         self::assertEqualsWithDelta(3 / (16 * 15), $teardown->done, 1e-9, 'three parts of fifteen at one station of sixteen');
         self::assertEquals(new StepProgress(Step::Bench, 1 / 16, '1 of 16 springs'), $bench);
         self::assertSame(0.0, $cause->done);
+        self::assertFalse($teardown->isOverdue);
+        $example->records(EntryKind::Pieces, Pieces::slot('A1-E1', Part::Locks), ['expected' => 2, 'found' => 1]);
+        $missing = self::progress($example, 'Ticks.')->steps()[2];
+        self::assertSame(['1 piece missing', true], [$missing->left, $missing->isOverdue]);
     }
 
     public function testAStoryNamesOnlyStationsOfItsEngine(): void

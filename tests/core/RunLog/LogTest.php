@@ -4,10 +4,17 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Core\RunLog;
 
+use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Calculation\Trace;
+use MuteTapper\Core\Calculation\Values;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Quantity\Quantity;
+use MuteTapper\Core\Quantity\Uncertain;
+use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\RunLog\Channel;
 use MuteTapper\Core\RunLog\ColumnOfLog;
+use MuteTapper\Core\RunLog\EngineSpeedFromRoadSpeed;
 use MuteTapper\Core\RunLog\EpisodeKind;
 use MuteTapper\Core\RunLog\LogAnalyser;
 use MuteTapper\Core\RunLog\LogFormat;
@@ -196,6 +203,14 @@ final class LogTest extends TestCase
         self::assertLessThanOrEqual(60, \count($window));
         self::assertSame(9999.0, max([0.0, ...array_map(static fn (array $bucket): float => $bucket[1]['speed'][1], $window)]));
         self::assertSame(9999.0, max([0.0, ...array_map(static fn (array $bucket): float => $bucket[1]['speed'][1], $result->buckets)]));
+    }
+
+    /** 200 km/h on 1.95 m and 4.1 overall: 200000 m an hour are 1709.4 turns of the wheel a minute, 7008.5 of the engine. */
+    public function testAMissedShiftFollowsFromRoadSpeedAndGear(): void
+    {
+        $given = static fn (float $number, Unit $unit): Given => new Given(Uncertain::exact(Quantity::of($number, $unit)), 'given');
+        $trace = Trace::of(new EngineSpeedFromRoadSpeed(), Values::of(['road_speed' => $given(200, Unit::KilometrePerHour), 'overall_ratio' => $given(4.1, Unit::One), 'circumference' => $given(1950, Unit::Millimetre)]));
+        self::assertEqualsWithDelta(200_000 / 60 / 1.95 * 4.1, $trace->result->si, 1e-9);
     }
 
     public function testTheUsualThresholdsComeFromTheEngine(): void

@@ -249,8 +249,9 @@ function Engine({ before }: { before: BeforeView }) {
   const rows: SheetRow[] = [
     ...view.cams.map((cam) => ({ key: cam.code, name: cam.label, head: cam.label })),
     { key: 'oil', name: 'oil pressure', head: 'oil pressure' },
+    { key: 'head', name: words.before.headTemperature, head: words.before.headTemperature },
   ];
-  const isCam = (row: SheetRow): boolean => row.key !== 'oil';
+  const isCam = (row: SheetRow): boolean => row.key !== 'oil' && row.key !== 'head';
   const columns: ReadingColumn[] = [
     {
       key: 'card',
@@ -271,8 +272,15 @@ function Engine({ before }: { before: BeforeView }) {
       name: `oil pressure ${state}`,
       head: `oil ${state}`,
       unit: unit(column('oil_pressure')),
-      slot: (row: SheetRow) => (isCam(row) ? null : { place: 'engine', part: 'oil', item: 'oil_pressure', index: state }),
+      slot: (row: SheetRow) => (row.key === 'oil' ? { place: 'engine', part: 'oil', item: 'oil_pressure', index: state } : null),
     })),
+    {
+      key: 'temperature',
+      name: words.before.temperature,
+      head: words.before.temperature,
+      unit: unit(column('lash_temperature')),
+      slot: (row) => (row.key === 'head' ? { place: 'engine', part: 'valve', item: 'lash_temperature' } : null),
+    },
   ];
   return (
     <div className="before-engine">

@@ -162,7 +162,7 @@ function StepLine({ view, step }: { view: CaseView; step: string }) {
                 />
               )}
             </svg>
-            <small>{one.left}</small>
+            <small className={one.overdue ? 'wrong' : ''}>{one.left}</small>
           </Link>
         );
       })}

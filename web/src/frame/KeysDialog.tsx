@@ -5,6 +5,8 @@ import { words } from '../shared/messages';
 const OF_STEP: Record<string, readonly (readonly [string, string])[]> = {
   teardown: words.keysOf.teardown,
   bench: words.keysOf.bench,
+  before: [...words.keysOf.bench, ...words.keysOf.gauge],
+  story: words.keysOf.story,
 };
 
 export function KeysDialog({ step, open, onClose }: { step: string; open: boolean; onClose: () => void }) {

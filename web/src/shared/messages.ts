@@ -222,6 +222,8 @@ export const words = {
     allPulled: 'Every valve has its two pulls.',
     noFiringOrder: 'The firing order is not known: this is the order of the numbers. Enter it with the engine in the story.',
     pullFoot: 'One pulls, one watches the retainer for its first movement. Enter saves and goes on, in the order in which lash is set.',
+    headTemperature: 'head, when lash was read',
+    temperature: 'temperature',
     card: 'on the card',
     found: 'found',
     offCard: 'off the card',
@@ -486,6 +488,11 @@ export const words = {
       ['Arrows', 'nearest station in that direction'],
       ['Home', 'first station'],
       ['F2', 'the plan full size'],
+    ],
+    gauge: [['F8', 'take the reading of the gauge on its cable']],
+    story: [
+      ['N C X ?', 'in the carried-over table: new, carried, changed, unknown; goes on downward'],
+      ['+ −', 'in the log: closer, further; arrows move, Home shows all'],
     ],
     teardown: [
       ['letter', 'in the part slot: the part with this letter'],

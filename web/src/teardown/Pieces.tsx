@@ -263,7 +263,6 @@ function Parts({ chosen }: { chosen: string }) {
           placeholder={words.custody.whom}
           aria-label={words.custody.whom}
           onChange={(event) => setWhom(event.target.value)}
-          status={wanted ? 'warning' : ''}
         />
         <Input
           value={note}
