@@ -29,7 +29,7 @@ $read = static function (int $rows) use ($file, $format, $thresholds): array {
     $analyser = new LogAnalyser($thresholds);
     $in = new SplFileObject($file);
     for ($line = 1; $line <= $rows + 1 && !$in->eof(); ++$line) {
-        $text = rtrim((string) $in->fgets());
+        $text = rtrim($in->fgets());
         $row = $line === 1 ? null : $format->read($text, $line);
         if ($row !== null) {
             $analyser->add($row, $line);
