@@ -312,6 +312,13 @@ function Engine({ before }: { before: BeforeView }) {
   );
 }
 
+/** Whether a text is a day of the calendar; a browser takes the 31st of February for one in March. */
+function isDay(text: string): boolean {
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
+  const day = new Date(`${text}T00:00:00Z`);
+  return !Number.isNaN(day.getTime()) && day.toISOString().startsWith(text);
+}
+
 /** Lash and pulls of one engine over dates: what drifts, and what the direction means. */
 function Dates({ before, chosen, choose }: Omit<ValvesProps, 'date'>) {
   const [date, setDate] = useState('');
@@ -322,7 +329,7 @@ function Dates({ before, chosen, choose }: Omit<ValvesProps, 'date'>) {
     const newest = before.dates.at(-1);
     if (date === '' && newest !== undefined) setDate(newest);
   }, [before.dates, date]);
-  const valid = /^\d{4}-\d{2}-\d{2}$/.test(typed) && !Number.isNaN(Date.parse(typed)) && typed <= new Date().toISOString().slice(0, 10);
+  const valid = isDay(typed) && typed <= new Date().toISOString().slice(0, 10);
   const drifts = before.changes.filter((one) => one.drift);
   const shown = drifts.length > 0 ? drifts : before.changes;
   return (

@@ -6,4 +6,11 @@ import 'fake-indexeddb/auto';
 // The drawn page of the tests has no layout to scroll.
 Element.prototype.scrollIntoView = () => undefined;
 
+// Nor does it tell when something changes its size.
+globalThis.ResizeObserver = class {
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+};
+
 afterEach(cleanup);

@@ -1,0 +1,273 @@
+import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
+import { render } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useMemo, type ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
+import { vi } from 'vitest';
+import { BenchProvider } from '../entry/useBench';
+import { api, type CaseView, type EntryInput, type EntryView } from './api';
+import { uuidv7 } from './uuid';
+
+const station = (cylinder: number, kind: 'E' | 'I') => ({
+  code: `A${cylinder}-${kind}1`,
+  label: `${cylinder}${kind}`,
+  kind,
+  cylinder: `A${cylinder}`,
+  failed: false,
+});
+const part = (code: string, letter: string, site = 'station') => ({ code, label: code.replace('_', ' '), letter, site });
+
+/** A made-up twin with pushrods: four stations, a handful of parts. */
+export function twin(more: Partial<Record<keyof CaseView, unknown>> = {}): CaseView {
+  const stations = [station(1, 'E'), station(1, 'I'), station(2, 'E'), station(2, 'I')];
+  return {
+    id: uuidv7(),
+    number: 7,
+    name: 'Made-up twin',
+    revision: 0,
+    engine: { drive: 'pushrod', lash: 'solid', face: 'flat', summary: 'Inline 2, 4 valves', firingOrder: [], numbering: { A: [1, 2] } },
+    engineVersion: 1,
+    plan: {
+      width: 320,
+      height: 456,
+      crankLine: null,
+      castings: [],
+      columns: [],
+      bores: [
+        { cylinder: 'A1', number: 1, x: 160, y: 100, radius: 46, box: { x: 0, y: 0 } },
+        { cylinder: 'A2', number: 2, x: 160, y: 220, radius: 46, box: { x: 0, y: 0 } },
+      ],
+      cells: stations.map((one, i) => ({
+        station: one.code,
+        label: one.label,
+        kind: one.kind,
+        name: one.kind,
+        x: one.kind === 'E' ? 130 : 190,
+        y: i < 2 ? 100 : 220,
+        radius: 17,
+        ports: [],
+        letter: null,
+      })),
+    },
+    story: { answers: {}, failed: [] },
+    settings: { units: 'inch', school: 'usual' },
+    descriptionVersion: 1,
+    call: null,
+    callVersion: 1,
+    signed: null,
+    stations,
+    parts: [
+      part('valve', 'V'),
+      part('spring', 'S'),
+      part('locks', 'L'),
+      part('follower', 'F'),
+      part('port', 'X'),
+      part('chamber', 'H', 'cylinder'),
+      part('timing', 'M', 'engine'),
+    ],
+    entries: [],
+    photographs: [],
+    steps: [],
+    next: { step: 'story', words: '', place: null },
+    possibleSigns: ['tip_peened', 'coils_bright', 'element_stuck'],
+    buildParts: [
+      { code: 'springs', label: 'springs', byKind: true },
+      { code: 'oil', label: 'oil: grade and maker’s code', byKind: false },
+    ],
+    components: [
+      { code: 'head', label: 'head' },
+      { code: 'cam', label: 'cam' },
+      { code: 'springs', label: 'springs' },
+    ],
+    cams: [{ code: 'cam', label: 'cam' }],
+    ...more,
+  } as CaseView;
+}
+
+const sign = (code: string, name: string, parts: string[], words: string[], needsFill = false) => ({
+  code,
+  name,
+  parts,
+  site: 'station',
+  seenBy: 'eye',
+  lookFor: 'Look.',
+  photograph: 'Side on.',
+  lookAlike: 'Something else.',
+  severity: ['none', 'a little', 'clear', 'much', 'gone'],
+  words,
+  gross: false,
+  requires: [],
+  fromBench: false,
+  needsFill,
+});
+const column = (code: string, partCode: string, site: string, sheet: string, unit: string, gauge: string) => ({
+  code,
+  label: code.replace('_', ' '),
+  short: code.replace('_', ' '),
+  part: partCode,
+  site,
+  sheet,
+  units: [unit, unit],
+  dimension: 'length',
+  byCoil: false,
+  atHeight: false,
+  claimable: sheet === 'build',
+  gauge,
+  gaugeLabel: gauge,
+  gaugeStated: '',
+});
+
+export const catalogue = {
+  hash: 'h',
+  signs: [
+    sign('tip_peened', 'tip mushroomed or peened', ['valve'], ['mushroom']),
+    sign('coils_bright', 'adjacent coils bright on facing sides', ['spring'], ['polish', 'between']),
+    sign('element_stuck', 'element does not sink', ['follower'], [], true),
+  ],
+  columns: [
+    column('compression', 'chamber', 'cylinder', 'before', 'psi', 'compression_gauge'),
+    column('leak_down', 'chamber', 'cylinder', 'before', '%', 'leak_tester'),
+    column('pull', 'valve', 'station', 'before', 'lbf', 'lever_tester'),
+    column('lash', 'valve', 'station', 'spring', 'in', 'feeler'),
+    column('oil_phosphorus', 'oil', 'engine', 'build', 'ppm', 'caliper'),
+  ],
+  gauges: [],
+  schools: [],
+  questions: [],
+  asked: [
+    {
+      code: 'slide',
+      ask: 'Force to slide the valve out',
+      step: 'teardown',
+      part: 'valve',
+      site: 'station',
+      choices: [
+        { code: 'finger', label: 'by finger', meaning: 'Oil film or a light burr.' },
+        { code: 'stuck', label: 'would not slide', meaning: 'Never driven out.' },
+      ],
+    },
+  ],
+};
+
+interface Opened {
+  user: ReturnType<typeof userEvent.setup>;
+  /** What was sent, in order. */
+  sent: EntryInput[];
+  /** Other requests than entries: path and body. */
+  asked: { path: string; body: unknown }[];
+}
+
+interface Setting {
+  view?: CaseView;
+  entries?: readonly {
+    kind: EntryView['kind'];
+    place: string;
+    part: string;
+    item: string;
+    index?: string;
+    content: EntryView['content'];
+  }[];
+  /** Answers of the server by path. */
+  get?: Record<string, unknown>;
+  /** Why the server refuses an entry; null where it takes it. */
+  refuse?: (entry: EntryInput) => object | null;
+}
+
+/** Opens something of a case on a server that is not there: what it reads is given, what it sends is kept. */
+export function openCase(what: ReactNode, { view = twin(), entries = [], get = {}, refuse = () => null }: Setting = {}): Opened {
+  const sent: EntryInput[] = [];
+  const asked: Opened['asked'] = [];
+  vi.spyOn(api, 'GET').mockImplementation(((path: string) => {
+    const known: Record<string, unknown> = { '/api/catalogue': catalogue, ...get };
+    return path in known
+      ? Promise.resolve({ data: known[path], response: new Response(null, { status: 200 }) })
+      : new Promise(() => undefined);
+  }) as never);
+  vi.spyOn(api, 'POST').mockImplementation(((path: string, options: { body: EntryInput }) => {
+    if (path !== '/api/cases/{id}/entries') {
+      asked.push({ path, body: options.body });
+      return Promise.resolve({ data: get[path] ?? {}, response: new Response(null, { status: 202 }) });
+    }
+    const entry = options.body;
+    sent.push(entry);
+    const problem = refuse(entry);
+    if (problem !== null)
+      return Promise.resolve({ error: { title: 'No', status: 422, ...problem }, response: new Response(null, { status: 422 }) });
+    const stored = {
+      ...blank,
+      id: entry.id,
+      kind: entry.kind,
+      ...entry.slot,
+      by: entry.by,
+      ...entry.data,
+      shown: entry.data.text ?? null,
+      content: entry.data,
+    };
+    return Promise.resolve({ data: { entry: stored, revision: sent.length }, response: new Response(null, { status: 201 }) });
+  }) as never);
+  const standing = entries.map((one, i) => ({
+    ...blank,
+    ...one.content,
+    id: `e${i}`,
+    kind: one.kind,
+    place: one.place,
+    part: one.part,
+    item: one.item,
+    index: one.index ?? null,
+    by: 'x',
+    shown: one.content.text ?? null,
+    content: one.content,
+  }));
+  const opened = { ...view, entries: standing } as CaseView;
+  render(<Provided view={opened}>{what}</Provided>);
+  return { user: userEvent.setup(), sent, asked };
+}
+
+const blank = {
+  supersedes: null,
+  at: '2026-11-26T10:00:00Z',
+  text: null,
+  shown: null,
+  atText: null,
+  atShown: null,
+  gauge: null,
+  gaugeCode: null,
+  standing: null,
+  severity: null,
+  state: null,
+  sureness: null,
+  note: null,
+  sha256: null,
+  caption: null,
+};
+
+function Provided({ view, children }: { view: CaseView; children: ReactNode }) {
+  const queries = useMemo(() => new QueryClient({ defaultOptions: { queries: { retry: false } } }), []);
+  return (
+    <MemoryRouter>
+      <QueryClientProvider client={queries}>
+        <Followed first={view}>{children}</Followed>
+      </QueryClientProvider>
+    </MemoryRouter>
+  );
+}
+
+/** The case follows what was stored, as it does behind the frame. */
+function Followed({ first, children }: { first: CaseView; children: ReactNode }) {
+  const queries = useQueryClient();
+  const key = ['case', first.id];
+  const { data } = useQuery({
+    queryKey: key,
+    queryFn: () => queries.getQueryData<CaseView>(key) ?? first,
+    initialData: first,
+    staleTime: Infinity,
+  });
+  return <BenchProvider view={data}>{children}</BenchProvider>;
+}
+
+/** What was sent, short: slot and content. */
+export const told = (sent: readonly EntryInput[]): [string, EntryInput['data']][] =>
+  sent.map((entry) => [
+    [entry.slot.place, entry.slot.part, entry.slot.item, entry.slot.index].filter((one) => one !== null).join('/'),
+    entry.data,
+  ]);

@@ -1,0 +1,173 @@
+import { screen, within } from '@testing-library/react';
+import { afterEach, expect, test, vi } from 'vitest';
+import { openCase, told, twin } from '../shared/test-case';
+import { StepCard, type PlannedStep } from './NextStep';
+import { Pieces } from './Pieces';
+import { Plan } from './Plan';
+
+afterEach(() => vi.restoreAllMocks());
+
+const step = (code: string, more: Partial<PlannedStep> = {}): PlannedStep => ({
+  code,
+  label: `Step ${code}`,
+  minutes: 20,
+  state: 'open',
+  reason: '',
+  destroys: [],
+  recordFirst: [],
+  missing: 0,
+  tooEarlyFor: [],
+  because: null,
+  caution: null,
+  ...more,
+});
+const teardown = (steps: PlannedStep[], more: object = {}) => ({
+  revision: 0,
+  steps,
+  next: steps[0]?.code ?? null,
+  shots: [],
+  missingPieces: [],
+  ...more,
+});
+const lash = { kind: 'reading' as const, code: 'lash', label: 'lash', recorded: false, known: '0 of 4, missing at 1E', place: 'A1-E1' };
+
+test('a step with nothing missing is done in one press', async () => {
+  const { user, sent } = openCase(<StepCard step={step('covers')} />);
+  await user.click(screen.getByRole('button', { name: 'Step is done' }));
+  await expect.poll(() => told(sent)).toEqual([['engine/plan/step.covers', { state: 'done' }]]);
+});
+
+test('what is missing is named with the way to it, and going on without it needs a reason', async () => {
+  const { user, sent } = openCase(
+    <StepCard step={step('rockers', { missing: 1, recordFirst: [lash], destroys: ['lash', 'where each rocker stood'] })} />,
+  );
+  expect(screen.getByText(/lash; where each rocker stood/)).toBeVisible();
+  expect(screen.getByRole('link', { name: '0 of 4, missing at 1E' })).toHaveAttribute('href', expect.stringContaining('/before?at=A1-E1'));
+  await user.click(screen.getByRole('button', { name: 'Go on without 1' }));
+  const goOn = screen.getByRole('button', { name: 'Go on' });
+  expect(goOn).toBeDisabled();
+  await user.type(screen.getByLabelText('Reason'), 'The rockers were off when it came.');
+  await user.click(goOn);
+  await expect
+    .poll(() => told(sent))
+    .toEqual([['engine/plan/step.rockers', { state: 'done', note: 'The rockers were off when it came.' }]]);
+});
+
+test('a step is left out only with a reason, and Escape asks no further', async () => {
+  const { user, sent } = openCase(<StepCard step={step('phase')} />);
+  await user.click(screen.getByRole('button', { name: 'Leave it out' }));
+  await user.type(screen.getByLabelText('Reason'), 'x{Escape}');
+  expect(screen.queryByLabelText('Reason')).toBeNull();
+  await user.click(screen.getByRole('button', { name: 'Leave it out' }));
+  await user.type(screen.getByLabelText('Reason'), '{Backspace}No degree wheel fits.{Enter}');
+  await expect.poll(() => told(sent)).toEqual([['engine/plan/step.phase', { state: 'skipped', note: 'No degree wheel fits.' }]]);
+});
+
+test('what a person confirms is ticked and can be unticked', async () => {
+  const tags = { kind: 'confirm' as const, code: 'tags', label: 'tags on every part', recorded: false, known: 'missing', place: 'engine' };
+  const { user, sent } = openCase(<StepCard step={step('springs', { missing: 1, recordFirst: [tags] })} />);
+  await user.click(screen.getByLabelText('tags on every part'));
+  expect(screen.getByLabelText('tags on every part')).toBeChecked();
+  await user.click(screen.getByLabelText('tags on every part'));
+  await expect.poll(() => sent.map((entry) => entry.kind)).toEqual(['step', 'withdrawal']);
+});
+
+test('what was done can be taken back', async () => {
+  const { user, sent } = openCase(<StepCard step={step('oil', { state: 'skipped', reason: 'It was dry.' })} />, {
+    entries: [{ kind: 'step', place: 'engine', part: 'plan', item: 'step.oil', content: { state: 'skipped', note: 'It was dry.' } }],
+  });
+  expect(screen.getByText(/left out: It was dry\./)).toBeVisible();
+  await user.click(screen.getByRole('button', { name: 'take back' }));
+  await expect.poll(() => sent.map((entry) => [entry.kind, entry.supersedes])).toEqual([['withdrawal', 'e0']]);
+});
+
+test('Alt and an arrow move a step and keep the hand on it; the usual order is one press away', async () => {
+  const { user, sent } = openCase(<Plan teardown={teardown([step('a'), step('b'), step('c')])} />);
+  const labels = (): string[] => screen.getAllByRole('button', { name: /^Step [abc]/ }).map((button) => button.dataset['step'] ?? '');
+  screen.getByRole('button', { name: /^Step c/ }).focus();
+  await user.keyboard('{Alt>}{ArrowUp}{ArrowUp}{/Alt}');
+  expect(labels()).toEqual(['c', 'a', 'b']);
+  expect(document.activeElement).toHaveAttribute('data-step', 'c');
+  await user.keyboard('{Alt>}{ArrowUp}{/Alt}{ArrowDown}');
+  expect(document.activeElement).toHaveAttribute('data-step', 'a');
+  await user.click(screen.getByRole('button', { name: 'Back to the usual order' }));
+  expect(labels()).toEqual(['a', 'b', 'c']);
+  await expect.poll(() => sent.map((entry) => entry.data.codes ?? entry.kind)).toEqual([['a', 'c', 'b'], ['c', 'a', 'b'], 'withdrawal']);
+});
+
+test('a step that stands too early says so in its line', () => {
+  openCase(<Plan teardown={teardown([step('head', { tooEarlyFor: ['Compression'], destroys: ['gasket tracks'] })])} />);
+  expect(screen.getByRole('button', { name: /too early, destroys gasket tracks, about 20 min/ })).toBeVisible();
+  expect(screen.getByText(/Too early: these belong before it: Compression/)).toBeVisible();
+});
+
+test('what is still to be photographed is listed with the step that would destroy it', () => {
+  const shots = [{ place: 'A1-E1', part: 'spring', label: '1E spring', before: 'Springs off' }];
+  openCase(<Plan teardown={teardown([step('a')], { shots })} />);
+  expect(screen.getByRole('region', { name: 'Still to photograph' })).toHaveTextContent('1E spring before: springs off');
+});
+
+function opened(view = twin(), missingPieces: object[] = []) {
+  return openCase(<Pieces teardown={teardown([], { missingPieces })} chosen="A1-E1" choose={() => undefined} />, {
+    view,
+    get: { '/api/cases/{id}/custody': [] },
+  });
+}
+
+test('lock halves are counted by digits, station after station', async () => {
+  const { user, sent } = opened();
+  screen.getByRole('radiogroup', { name: '1E lock halves' }).focus();
+  await user.keyboard('21x2');
+  await expect
+    .poll(() => told(sent))
+    .toEqual([
+      ['A1-E1/locks/pieces', { expected: 2, found: 2 }],
+      ['A1-I1/locks/pieces', { expected: 2, found: 1 }],
+      ['A2-E1/locks/pieces', { expected: 2, found: 2 }],
+    ]);
+});
+
+test('needles are counted only where there are rollers, once their number is known', async () => {
+  const view = twin();
+  const { user, sent } = opened({ ...view, engine: { ...view.engine, face: 'roller' } } as never);
+  expect(screen.getByLabelText('1E needles')).toBeDisabled();
+  await user.type(screen.getByLabelText('each'), '21');
+  await user.type(screen.getByLabelText('1E needles'), '19');
+  await expect.poll(() => told(sent).at(-1)).toEqual(['A1-E1/follower/pieces', { expected: 21, found: 19 }]);
+});
+
+test('other pieces are counted by name', async () => {
+  const { user, sent } = opened();
+  await user.type(screen.getByLabelText('head bolts, and so on'), 'head bolts');
+  await user.type(screen.getByLabelText('how many'), '10');
+  await user.click(screen.getByRole('button', { name: 'Count them too' }));
+  await expect.poll(() => sent[0]?.data).toEqual({ expected: 10, found: 0, note: 'head bolts' });
+  await user.type(screen.getByLabelText('head bolts found'), '{Backspace}9');
+  await expect.poll(() => sent.at(-1)?.data).toEqual({ expected: 10, found: 9, note: 'head bolts' });
+  expect(sent.at(-1)?.slot.index).toBe(sent[0]?.slot.index);
+});
+
+test('missing pieces stand on top', () => {
+  opened(twin(), [{ place: 'A1-E1', part: 'locks', label: '1E locks', missing: 1, note: '' }]);
+  expect(screen.getByText('1E locks: 1 missing')).toBeVisible();
+});
+
+test('a part leaves the shop only with a name', async () => {
+  const { user, sent } = opened();
+  const move = screen.getByRole('button', { name: 'Record the move' });
+  expect(move).toBeDisabled();
+  await user.type(screen.getByLabelText('who has it'), 'Made-up lab');
+  await user.type(screen.getByLabelText('seal, why, until when'), 'seal 14');
+  await user.click(move);
+  await expect.poll(() => told(sent)).toEqual([['A1-E1/valve/custody', { where: 'laboratory', whom: 'Made-up lab', note: 'seal 14' }]]);
+  expect(within(screen.getByRole('region', { name: 'Where the parts are' })).getByText('Now at the laboratory.')).toBeVisible();
+});
+
+test('tags are asked for with the parts that are chosen', () => {
+  const view = twin();
+  opened({ ...view, story: { answers: {}, failed: ['A2-E1'] } });
+  expect(screen.getByRole('link', { name: 'Tags as PDF' })).toHaveAttribute(
+    'href',
+    `/api/cases/${view.id}/tags.pdf?stations=A2-E1&parts=valve,spring,retainer,locks`,
+  );
+});
