@@ -17,7 +17,7 @@ use PHPUnit\Framework\TestCase;
 /** Checks against programs that know nothing of this one: GNU units, SciPy, NumPy, and a brute-force sum in Python. */
 final class OutsideTest extends TestCase
 {
-    private const PYTHON = '/usr/bin/python3';
+    use RunsPython;
 
     /** @return iterable<array{Unit, string, string}> our unit, its name and that of the SI unit for GNU units */
     public static function units(): iterable
@@ -112,21 +112,5 @@ final class OutsideTest extends TestCase
     private static function links(array $links): array
     {
         return array_map(static fn (Link $link): array => [$link->parent, $link->strength->probability()], $links);
-    }
-
-    /** @return array<int, mixed> */
-    private static function python(string $program, mixed $input): array
-    {
-        $process = proc_open([self::PYTHON, '-c', $program], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
-        self::assertIsResource($process);
-        fwrite($pipes[0], json_encode($input, \JSON_THROW_ON_ERROR));
-        fclose($pipes[0]);
-        $output = (string) stream_get_contents($pipes[1]);
-        $errors = (string) stream_get_contents($pipes[2]);
-        self::assertSame(0, proc_close($process), $errors);
-        $decoded = json_decode($output, true, 64, \JSON_THROW_ON_ERROR);
-        self::assertIsArray($decoded);
-
-        return array_values($decoded);
     }
 }
