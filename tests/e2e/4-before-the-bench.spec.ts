@@ -90,8 +90,8 @@ test('story, timeline and log of a pushrod eight', async ({ page, request }, inf
   await page.locator('input[type=file]').setInputFiles(log);
   await expect(page.getByLabel('Engine speed (rpm) holds')).toBeVisible();
   await page.getByRole('button', { name: 'Read the log' }).click();
-  const found = page.getByRole('table', { name: 'Found in it' });
-  await expect(found).toContainText('over-speedonce', { timeout: 20_000 });
+  const found = page.getByRole('list', { name: 'Found in it' });
+  await expect(found).toContainText('over-speed once', { timeout: 20_000 });
   const chart = page.getByRole('application', { name: /Log of the run: 0.0 s to 3:/ });
   await chart.focus();
   await page.keyboard.press('+');

@@ -10,6 +10,7 @@ import { Annotator } from './Annotator';
 import { DeviceCamera, SimulatedCamera } from './Cameras';
 import { NotTaken } from './NotTaken';
 import { Pair } from './Pair';
+import { ShotList } from './ShotList';
 import { usePhotographs } from './usePhotographs';
 import './photograph.css';
 
@@ -187,16 +188,8 @@ export function PhotoDesk({ place, part: firstPart, shots }: Props) {
             })}
           </ul>
         </div>
-        <aside aria-label={words.plan.shots}>
-          <h3>{words.plan.shots}</h3>
-          {shots.length === 0 && <p className="note">{words.photo.noShots}</p>}
-          <ul className="shots">
-            {shots.map((shot) => (
-              <li key={`${shot.place}.${shot.part}`}>
-                <b>{shot.label}</b> <small className="note">{words.plan.before(shot.before)}</small>
-              </li>
-            ))}
-          </ul>
+        <aside>
+          <ShotList shots={shots} />
         </aside>
       </div>
       {opened && <Annotator key={opened.index} entry={opened} onClose={() => setOpen(null)} />}

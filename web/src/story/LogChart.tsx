@@ -19,8 +19,10 @@ interface Props {
 
 const LEFT = 58;
 const WIDTH = 940;
-const TALL = 150;
-const LOW = 74;
+const TALL = 140;
+const LOW = 56;
+/** The line above a strip that names its channel and gives the reading under the pointer. */
+const NAMED = 24;
 const NEAREST = 0.2;
 
 export function clock(seconds: number): string {
@@ -63,7 +65,7 @@ export function LogChart({ analysis, result, overSpeed, channels, stretch, onStr
   });
   const shown = channels.filter((channel) => data.data?.some((bucket) => bucket.ranges[channel.code] !== undefined));
   const heights = shown.map((channel) => (channel.code === 'speed' ? TALL : LOW));
-  const total = heights.reduce((sum, height) => sum + height + 10, 0) + 26;
+  const total = heights.reduce((sum, height) => sum + height + NAMED, 0) + 28;
   const x = (time: number): number => LEFT + ((time - from) / (to - from)) * (WIDTH - LEFT);
 
   const clamp = (a: number, b: number): void => {
@@ -112,7 +114,7 @@ export function LogChart({ analysis, result, overSpeed, channels, stretch, onStr
   };
   const at = cursor === null ? undefined : data.data?.findLast((bucket) => bucket.at <= cursor);
 
-  let top = 4;
+  let top = 0;
   return (
     <svg
       ref={svg}
@@ -137,8 +139,8 @@ export function LogChart({ analysis, result, overSpeed, channels, stretch, onStr
       </clipPath>
       {shown.map((channel, i) => {
         const height = heights[i] ?? LOW;
-        const y0 = top;
-        top += height + 10;
+        const y0 = top + NAMED;
+        top = y0 + height;
         const peak = Math.max(...(data.data ?? []).map((bucket) => bucket.ranges[channel.code]?.[1] ?? -Infinity));
         const least = Math.min(0, ...(data.data ?? []).map((bucket) => bucket.ranges[channel.code]?.[0] ?? Infinity));
         const most = channel.code === 'speed' ? Math.max(peak, overSpeed) * 1.04 : peak === least ? least + 1 : peak * 1.08;
@@ -170,9 +172,14 @@ export function LogChart({ analysis, result, overSpeed, channels, stretch, onStr
               strokeWidth="1"
               clipPath="url(#log-clip)"
             />
-            <text x={WIDTH - 6} y={y0 + 14} textAnchor="end" className="axis name">
+            <text x={LEFT} y={y0 - 7} className="axis name">
               {channel.label}, {channel.unit}
             </text>
+            {at && (
+              <text x={WIDTH} y={y0 - 7} textAnchor="end" className="axis name">
+                {formatted(at.ranges[channel.code]?.[1])}
+              </text>
+            )}
           </g>
         );
       })}
@@ -187,9 +194,8 @@ export function LogChart({ analysis, result, overSpeed, channels, stretch, onStr
       {cursor !== null && at && (
         <g pointerEvents="none">
           <path d={`M${x(cursor)} 0V${total - 24}`} stroke="var(--enamel)" strokeWidth="1.4" />
-          <text x={Math.min(x(cursor) + 8, WIDTH - 330)} y="16" className="axis readout">
+          <text x={x(cursor)} y={total - 7} textAnchor="middle" className="axis readout">
             {clock(cursor)}
-            {shown.map((channel) => `   ${channel.label} ${formatted(at.ranges[channel.code]?.[1])}`).join('')}
           </text>
         </g>
       )}

@@ -282,6 +282,16 @@ function Log({ log }: { log: EntryView }) {
       )}
       {result && stretch && data && (
         <>
+          <ul className="log-totals" aria-label={words.log.found}>
+            {result.totals.map((total) => (
+              <li key={total.kind} className={total.count > 0 && total.kind !== 'at_limiter' ? 'wrong-line' : ''}>
+                <span>{total.label}</span>{' '}
+                <b className="figures">
+                  {total.count === 0 ? words.log.never : `${words.log.times(total.count)}, ${total.seconds.toFixed(1)} s`}
+                </b>
+              </li>
+            ))}
+          </ul>
           <LogChart
             analysis={data.id}
             result={result}
@@ -297,15 +307,8 @@ function Log({ log }: { log: EntryView }) {
             </button>
           </p>
           <div className="found">
-            <table aria-label={words.log.found}>
+            <table aria-label={words.log.peaks}>
               <tbody>
-                {result.totals.map((total) => (
-                  <tr key={total.kind} className={total.count > 0 && total.kind !== 'at_limiter' ? 'wrong-line' : ''}>
-                    <th scope="row">{total.label}</th>
-                    <td>{total.count === 0 ? words.log.never : words.log.times(total.count)}</td>
-                    <td className="figure">{total.count === 0 ? '' : `${total.seconds.toFixed(1)} s`}</td>
-                  </tr>
-                ))}
                 {result.peaks.map((peak) => (
                   <tr key={peak.channel}>
                     <th scope="row">{peak.label}, most</th>

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { ShotList } from '../photograph/ShotList';
 import { useBench } from '../entry/useBench';
 import type { Schemas } from '../shared/api';
 import { words } from '../shared/messages';
@@ -85,18 +86,7 @@ export function Plan({ teardown }: { teardown: Schemas['TeardownView'] }) {
       </div>
       <div className="plan-open">
         {shown && <StepCard key={shown.code} step={shown} />}
-        {teardown.shots.length > 0 && (
-          <section aria-label={words.plan.shots}>
-            <h3>{words.plan.shots}</h3>
-            <ul className="shots">
-              {teardown.shots.map((shot) => (
-                <li key={`${shot.place}.${shot.part}`}>
-                  {shot.label} <span className="note">{words.plan.before(shot.before)}</span>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
+        <ShotList shots={teardown.shots} />
       </div>
     </div>
   );

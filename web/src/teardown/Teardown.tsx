@@ -435,6 +435,7 @@ export default function Teardown() {
               {sign === null && matches.length === 0 && <p className="quiet">{words.teardown.noSign}</p>}
               {shown && (sign !== null || active === 'sign') && (
                 <div className="sign-words">
+                  <h3>{shown.name}</h3>
                   <p>
                     {shown.lookFor} <b>{words.teardown.notConfused}:</b> {lowerFirst(shown.lookAlike)} <b>{words.teardown.howToShoot}:</b>{' '}
                     {lowerFirst(shown.photograph)}
@@ -501,19 +502,25 @@ export default function Teardown() {
               )}
               {sign === null && site === 'station' && asked && <Asked question={asked} place={place} />}
               <div className="entry-acts">
-                <Button type="primary" disabled={sign === null || severity === null || needsFill} onClick={accept}>
-                  {words.teardown.accept}
-                </Button>
-                <Button onClick={() => part && nothingOn([part.code])}>
-                  {words.teardown.nothingHere} <Keycap>0</Keycap>
-                </Button>
-                <Button onClick={rest}>
-                  {words.teardown.rest} <Keycap>.</Keycap>
-                </Button>
-                {before !== null && site === 'station' && (
-                  <Button onClick={asNeighbour}>
-                    {words.teardown.asNeighbour(before.label)} <Keycap>=</Keycap>
+                {sign !== null && (
+                  <Button type="primary" disabled={severity === null || needsFill} onClick={accept}>
+                    {words.teardown.accept}
                   </Button>
+                )}
+                {sign === null && (
+                  <>
+                    <Button onClick={() => part && nothingOn([part.code])}>
+                      {words.teardown.nothingHere} <Keycap>0</Keycap>
+                    </Button>
+                    <Button onClick={rest}>
+                      {words.teardown.rest} <Keycap>.</Keycap>
+                    </Button>
+                    {before !== null && site === 'station' && (
+                      <Button onClick={asNeighbour}>
+                        {words.teardown.asNeighbour(before.label)} <Keycap>=</Keycap>
+                      </Button>
+                    )}
+                  </>
                 )}
               </div>
             </div>

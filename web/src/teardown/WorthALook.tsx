@@ -11,17 +11,23 @@ interface Props {
 export function WorthALook({ place, onTake }: Props) {
   const { view } = useBench();
   const attention = useAttention(view.id, view.revision, place);
-  if ((attention.data ?? []).length === 0) return null;
+  const signs = attention.data ?? [];
+  if (signs.length === 0) return null;
+  const reasons = [...new Set(signs.map((one) => one.because))];
   return (
     <section className="worth" aria-label={words.teardown.worth}>
       <h3>{words.teardown.worth}</h3>
       <ul>
-        {attention.data?.map((one) => (
-          <li key={one.sign}>
-            <button type="button" onClick={() => onTake(one.part, one.sign)}>
-              {one.name}
-            </button>
-            <span className="note">{one.because}</span>
+        {reasons.map((because) => (
+          <li key={because}>
+            <span className="note">{because}:</span>
+            {signs
+              .filter((one) => one.because === because)
+              .map((one) => (
+                <button key={one.sign} type="button" onClick={() => onTake(one.part, one.sign)}>
+                  {one.name}
+                </button>
+              ))}
           </li>
         ))}
       </ul>

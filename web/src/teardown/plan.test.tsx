@@ -1,5 +1,6 @@
 import { screen, within } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
+import { words } from '../shared/messages';
 import { openCase, told, twin } from '../shared/test-case';
 import { StepCard, type PlannedStep } from './NextStep';
 import { Pieces } from './Pieces';
@@ -101,10 +102,21 @@ test('a step that stands too early says so in its line', () => {
   expect(screen.getByText(/Too early: these belong before it: Compression/)).toBeVisible();
 });
 
-test('what is still to be photographed is listed with the step that would destroy it', () => {
-  const shots = [{ place: 'A1-E1', part: 'spring', label: '1E spring', before: 'Springs off' }];
+test('what is still to be photographed is listed under the step that would destroy it', () => {
+  const shot = (place: string, part: string, label: string, before: string) => ({ place, part, label, before });
+  const shots = [
+    shot('A1-E1', 'spring', '1E spring', 'Springs off'),
+    shot('A1-E1', 'seat', '1E seat', 'Cleaning'),
+    shot('A2-E1', 'spring', '2E spring', 'Springs off'),
+  ];
   openCase(<Plan teardown={teardown([step('a')], { shots })} />);
-  expect(screen.getByRole('region', { name: 'Still to photograph' })).toHaveTextContent('1E spring before: springs off');
+  const lines = within(screen.getByRole('region', { name: 'Still to photograph' })).getAllByRole('listitem');
+  expect(lines.map((line) => line.textContent)).toEqual(['before: springs off1E spring, 2E spring', 'before: cleaning1E seat']);
+});
+
+test('with nothing left to photograph the list says so', () => {
+  openCase(<Plan teardown={teardown([step('a')])} />);
+  expect(screen.getByRole('region', { name: 'Still to photograph' })).toHaveTextContent(words.photo.noShots);
 });
 
 function opened(view = twin(), missingPieces: object[] = []) {
