@@ -365,6 +365,7 @@ test('photographs are taken, drawn on and measured by keyboard, paired, and prin
   await page.getByLabel('sign that it shows').click();
   await page.keyboard.type('adjacent');
   await page.keyboard.press('Enter');
+  await expect(page.locator('.annotator')).toBeFocused(); // the list has let go of the keys
   await page.keyboard.press('Escape');
   await expect(page.getByText('as found, adjacent coils bright on facing sides, 3 drawn')).toBeVisible();
   await saved(page);
