@@ -77,7 +77,8 @@ interface StoryDraft {
   draft: Draft;
   change: (part: Partial<Draft>, saveNow?: boolean) => void;
   save: () => void;
-  state: 'saved' | 'changed' | 'saving';
+  /** In conflict another hand was first: only a press of the button puts this story in its place. */
+  state: 'saved' | 'changed' | 'saving' | 'conflict';
   problem: string | null;
 }
 
@@ -120,11 +121,12 @@ function useDraft(view: CaseView): StoryDraft {
       setProblem(null);
       setState('saved');
     } catch (error) {
-      setState('changed');
       if (error instanceof Refused && error.problem.status === 412) {
+        setState('conflict');
         setProblem(words.story.changed);
         if (error.problem.version !== undefined) setVersion(error.problem.version);
       } else {
+        setState('changed');
         setProblem(error instanceof Refused ? error.message : 'No line to the server. What you wrote is kept in this browser.');
       }
     }
@@ -135,9 +137,9 @@ function useDraft(view: CaseView): StoryDraft {
     change: (part, saveNow = false) => {
       const changed = { ...draft, ...part };
       setDraft(changed);
-      setState('changed');
+      if (state !== 'conflict') setState('changed');
       localStorage.setItem(key, JSON.stringify(changed));
-      if (saveNow) void send(changed);
+      if (saveNow && state !== 'conflict') void send(changed);
     },
     save: () => void send(draft),
     state,

@@ -1,0 +1,214 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { api, type CaseView } from '../shared/api';
+import { words } from '../shared/messages';
+import { catalogue, openCase, told, twin } from '../shared/test-case';
+import { Claimed } from './Claimed';
+import { ClaimedParts } from './ClaimedParts';
+import { EngineForm } from './EngineForm';
+import Story from './Story';
+import { Symptoms } from './Symptoms';
+
+beforeEach(() => localStorage.clear());
+afterEach(() => vi.restoreAllMocks());
+
+/** A server that keeps what is put, or refuses it. */
+function putting(view: CaseView, refusal?: { status: number; detail: string; version?: number }) {
+  const put: { path: string; ifMatch: string | undefined; body: Record<string, unknown> }[] = [];
+  vi.spyOn(api, 'PUT').mockImplementation(((
+    path: string,
+    options: { params: { header: Record<string, string> }; body: Record<string, unknown> },
+  ) => {
+    put.push({ path, ifMatch: options.params.header['If-Match'], body: options.body });
+    return Promise.resolve(
+      refusal === undefined
+        ? { data: { ...view, descriptionVersion: 2, engineVersion: 2 }, response: new Response(null, { status: 200 }) }
+        : { error: { title: 'No', ...refusal }, response: new Response(null, { status: refusal.status }) },
+    );
+  }) as never);
+  return put;
+}
+
+const asked = {
+  ...catalogue,
+  questions: [
+    { field: 'words', ask: 'What happened, in the customer’s words' },
+    { field: 'when', ask: 'When' },
+  ],
+};
+
+test('an answer is saved with the version that was seen, when the field is left', async () => {
+  const view = twin({ descriptionVersion: 4, entries: [] });
+  const put = putting(view);
+  const { user } = openCase(<Story />, { view, get: { '/api/catalogue': asked } });
+  await user.type(await screen.findByLabelText('When'), 'over six and a half');
+  expect(put).toHaveLength(0);
+  await user.tab();
+  await waitFor(() => expect(put).toHaveLength(1));
+  expect(put[0]).toMatchObject({
+    path: '/api/cases/{id}/description',
+    ifMatch: '"4"',
+    body: { story: { when: 'over six and a half', failed: [] } },
+  });
+});
+
+test('a story that another hand changed is said, and what was written stays for the next attempt', async () => {
+  const view = twin();
+  const put = putting(view, { status: 412, detail: 'changed', version: 9 });
+  const { user } = openCase(<Story />, { view, get: { '/api/catalogue': asked } });
+  await user.type(await screen.findByLabelText('When'), 'cold');
+  await user.tab();
+  expect(await screen.findByRole('alert')).toHaveTextContent(/changed/i);
+  expect(screen.getByLabelText('When')).toHaveValue('cold');
+  expect(localStorage.getItem(`mute-tapper.story.${view.id}`)).toContain('cold');
+  await user.type(screen.getByLabelText('When'), ' and hot');
+  await user.tab();
+  expect(put).toHaveLength(1); // leaving a field does not overwrite the other hand
+  await user.click(screen.getByRole('button', { name: new RegExp(words.story.save) }));
+  await waitFor(() => expect(put).toHaveLength(2));
+  expect(put[1]?.ifMatch).toBe('"9"');
+});
+
+test('a station is reported failed at once from the plan', async () => {
+  const view = twin();
+  const put = putting(view);
+  const { user } = openCase(<Story />, { view, get: { '/api/catalogue': asked } });
+  await user.click(screen.getByRole('button', { name: /1E/ }));
+  await waitFor(() => expect(put[0]?.body).toMatchObject({ story: { failed: ['A1-E1'] } }));
+});
+
+test('a part claimed is words first, then how well they are known', async () => {
+  const { user, sent } = openCase(<ClaimedParts />);
+  await user.type(screen.getByLabelText('claimed springs, all intakes'), 'pale dots, new last winter{Enter}');
+  await user.type(screen.getByLabelText('claimed oil: grade and maker’s code'), 'thin, from the drum');
+  await user.tab();
+  await waitFor(() => expect(sent).toHaveLength(2));
+  await user.click(screen.getByLabelText('how well known: springs, all intakes'));
+  await user.click(await screen.findByTitle('known'));
+  await user.click(screen.getByLabelText('how well known: springs, all exhausts'));
+  await user.click((await screen.findAllByTitle('unknown')).at(-1) as HTMLElement);
+  await waitFor(() => expect(sent).toHaveLength(4));
+  expect(told(sent)).toEqual([
+    ['kind-I/springs/claimed.words', { words: 'pale dots, new last winter', standing: 'said' }],
+    ['engine/oil/claimed.words', { words: 'thin, from the drum', standing: 'said' }],
+    ['kind-I/springs/claimed.words', { words: 'pale dots, new last winter', standing: 'known' }],
+    ['kind-E/springs/claimed.words', { standing: 'unknown' }],
+  ]);
+});
+
+test('Escape puts back what was claimed, and an emptied claim is taken back', async () => {
+  const entries = [
+    { kind: 'claim' as const, place: 'engine', part: 'oil', item: 'claimed.words', content: { words: 'thin', standing: 'known' as const } },
+  ];
+  const { user, sent } = openCase(<ClaimedParts />, { entries });
+  const oil = screen.getByLabelText('claimed oil: grade and maker’s code');
+  await user.type(oil, 'ner still{Escape}');
+  expect(oil).toHaveValue('thin');
+  await user.clear(oil);
+  await user.tab();
+  await waitFor(() => expect(sent.map((entry) => entry.kind)).toEqual(['withdrawal']));
+});
+
+test('a claimed figure that is refused stays in its field with the reason', async () => {
+  const columns = catalogue.columns.map((one) => (one.code === 'lash' ? { ...one, claimable: true } : one));
+  const { user, sent } = openCase(<Claimed />, {
+    get: { '/api/catalogue': { ...catalogue, columns } },
+    refuse: () => ({ detail: 'x', reason: 'lash: “two thou” is not a length; write 0.002 in or 0.05 mm' }),
+  });
+  const lash = await screen.findByLabelText('claimed lash, all intakes');
+  await user.type(lash, 'two thou{Enter}');
+  expect(await screen.findByRole('alert')).toHaveTextContent('write 0.002 in or 0.05 mm');
+  expect(lash).toHaveValue('two thou');
+  expect(lash).toHaveAttribute('aria-invalid', 'true');
+  expect(told(sent)).toEqual([['kind-I/valve/claimed.lash', { text: 'two thou', standing: 'said' }]]);
+});
+
+test('a load claimed at a height is sent as two readings', async () => {
+  const columns = [
+    ...catalogue.columns,
+    { ...catalogue.columns[2], code: 'seat_load', label: 'seat load', part: 'spring', sheet: 'spring' },
+  ].map((one) => (one.code === 'seat_load' ? { ...one, claimable: true, atHeight: true, byCoil: true } : one));
+  const { user, sent } = openCase(<Claimed />, { get: { '/api/catalogue': { ...catalogue, columns } } });
+  await user.type(await screen.findByLabelText('claimed seat load, all exhausts'), '130 lbf at 1.800 in{Enter}');
+  await waitFor(() =>
+    expect(told(sent)).toEqual([['kind-E/spring/claimed.seat_load/outer', { text: '130 lbf', standing: 'said', atText: '1.800 in' }]]),
+  );
+});
+
+test('symptoms that this engine cannot have are not asked, and an answer can be taken back', async () => {
+  const running = [
+    { ...catalogue.signs[0], code: 'misfire_high', name: 'misfire at high speed', parts: ['running'] },
+    { ...catalogue.signs[0], code: 'pump_up', name: 'follower pumped up', parts: ['running'] },
+  ];
+  const { user, sent } = openCase(<Symptoms />, {
+    view: twin({ possibleSigns: ['misfire_high'] }),
+    get: { '/api/catalogue': { ...catalogue, signs: running } },
+  });
+  const misfire = await screen.findByRole('radiogroup', { name: 'misfire at high speed' });
+  expect(screen.queryByRole('radiogroup', { name: 'follower pumped up' })).toBeNull();
+  await user.click(within(misfire).getByRole('radio', { name: /much/ }));
+  await waitFor(() => expect(within(misfire).getByRole('radio', { name: /much/ })).toBeChecked());
+  await user.click(within(misfire).getByRole('radio', { name: 'not asked' }));
+  await waitFor(() =>
+    expect(sent.map((entry) => [entry.kind, entry.slot.item])).toEqual([
+      ['finding', 'misfire_high'],
+      ['withdrawal', 'misfire_high'],
+    ]),
+  );
+});
+
+const engine = {
+  drive: 'pushrod',
+  layout: 'inline',
+  cylinders: 2,
+  intakeValves: 1,
+  exhaustValves: 1,
+  face: 'flat',
+  lash: 'solid',
+  summary: 'Inline 2, 4 valves',
+  firingOrder: [1, 2],
+  numbering: { A: [1, 2] },
+  valveOrder: { A: 'EIIE' },
+};
+
+test('the engine is saved with numbers read from the fields, and shown as it is entered', async () => {
+  const view = twin({ engine });
+  const put = putting(view);
+  const { user, asked: requests } = openCase(<EngineForm />, {
+    view,
+    get: { '/api/engine/plan': { plan: view.plan, engine: { summary: 'As typed' } } },
+  });
+  expect(await screen.findByRole('img', { name: /As typed/ })).toBeVisible();
+  const firing = screen.getByLabelText('Firing order');
+  await user.clear(firing);
+  await user.type(firing, '2 - 1');
+  await waitFor(() => expect(requests.at(-1)?.body).toMatchObject({ firingOrder: [2, 1], valveOrder: { A: 'EIIE' } }));
+  await user.click(screen.getByRole('button', { name: /Save the engine/ }));
+  await waitFor(() => expect(put[0]).toMatchObject({ path: '/api/cases/{id}/engine', ifMatch: '"1"', body: { firingOrder: [2, 1] } }));
+  expect(put[0]?.body).not.toHaveProperty('summary');
+});
+
+test('another number of cylinders asks for new defaults instead of keeping numbers that cannot fit', async () => {
+  const view = twin({ engine });
+  putting(view);
+  const { user, asked: requests } = openCase(<EngineForm />, {
+    view,
+    get: { '/api/engine/plan': { plan: view.plan, engine: { summary: 'As typed' } } },
+  });
+  const cylinders = await screen.findByLabelText(/^Cylinders/);
+  await user.clear(cylinders);
+  await user.type(cylinders, '4');
+  await waitFor(() => expect(requests.at(-1)?.body).toMatchObject({ cylinders: 4, valveOrder: null }));
+  expect(requests.at(-1)?.body).not.toHaveProperty('numbering', engine.numbering);
+});
+
+test('a refused change of the engine says which entries would lose their place', async () => {
+  const view = twin({ engine });
+  putting(view, { status: 409, detail: 'Entries stand at 2E, which the changed engine does not have.' });
+  const { user } = openCase(<EngineForm />, {
+    view,
+    get: { '/api/engine/plan': { plan: view.plan, engine: { summary: 'As typed' } } },
+  });
+  await user.click(screen.getByRole('button', { name: /Save the engine/ }));
+  expect(await screen.findByRole('alert')).toHaveTextContent('Entries stand at 2E');
+});
