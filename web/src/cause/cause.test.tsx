@@ -1,0 +1,137 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { api, type CaseView, type RankingView } from '../shared/api';
+import { words } from '../shared/messages';
+import { setPerson } from '../shared/person';
+import { openCase, twin } from '../shared/test-case';
+import { Call } from './Call';
+import CauseBoard from './CauseBoard';
+
+beforeEach(() => localStorage.clear());
+afterEach(() => vi.restoreAllMocks());
+
+const cause = (code: string, label: string, probability: number) => ({ code, label, probability, family: 'f', familyLabel: 'height' });
+const ranking = {
+  standing: 'leader',
+  sentence: 'Installed height too small leads.',
+  leading: ['height_small'],
+  present: 4,
+  absent: 3,
+  unexplained: 0.02,
+  leftUnexplained: ['a worn rocker tip'],
+  causes: [
+    cause('height_small', 'Installed height too small', 0.93),
+    cause('float', 'Valve float', 0.21),
+    ...['a', 'b', 'c', 'd', 'e'].map((code) => cause(code, `Cause ${code}`, 0.001)),
+  ],
+  explanations: [],
+  mechanisms: [
+    { code: 'bind', label: 'Coil bind', probability: 0.95, established: true },
+    { code: 'fatigue', label: 'Fatigue', probability: 0.04, established: false },
+  ],
+  excluded: [{ code: 'oil', label: 'Oil starvation', because: 'lobes looked at and clean' }],
+} as unknown as RankingView;
+const line = (sign: string, wording: string, factor: string, decibans: number) => ({
+  sign,
+  words: wording,
+  factor,
+  decibans,
+  step: 'teardown',
+  places: ['A2-E1'],
+});
+const ledger = {
+  code: 'height_small',
+  label: 'Installed height too small',
+  explain: 'The spring was closed further than it can go.',
+  for: [line('coils_bright', 'adjacent coils bright at 2E', '×32', 15.1)],
+  against: [line('tip_peened', 'tip not peened at 2E', '÷2', -3)],
+  start: -12,
+  evidence: 12.1,
+  total: 0.1,
+  silent: 5,
+};
+const served = { '/api/cases/{id}/ranking': ranking, '/api/cases/{id}/ledger/{cause}': ledger };
+
+/** A server that keeps calls under the version that was seen. */
+function calling(view: CaseView, refuse?: { status: number; detail: string; version?: number }) {
+  const put: { ifMatch: string; body: Record<string, unknown> }[] = [];
+  vi.spyOn(api, 'PUT').mockImplementation(((
+    _path: string,
+    { params, body }: { params: { header: { 'If-Match': string } }; body: Record<string, unknown> },
+  ) => {
+    put.push({ ifMatch: params.header['If-Match'], body });
+    return Promise.resolve(
+      refuse === undefined || put.length > 1
+        ? { data: { ...view, callVersion: 2, call: body }, response: new Response(null, { status: 200 }) }
+        : { error: { title: 'No', ...refuse }, response: new Response(null, { status: refuse.status }) },
+    );
+  }) as never);
+  return put;
+}
+
+test('the board says who leads, what speaks for it and against it, and what is excluded', async () => {
+  const { user } = openCase(<CauseBoard />, { get: served });
+  expect(await screen.findByRole('status')).toHaveTextContent('Installed height too small leads.');
+  const rows = within(screen.getAllByRole('table')[0] as HTMLElement).getAllByRole('row');
+  expect(rows).toHaveLength(6);
+  expect(rows[0]).toHaveTextContent('93 %');
+  const columns = await screen.findByRole('region', { name: words.cause.forThis('Installed height too small') });
+  expect(columns).toHaveTextContent('adjacent coils bright at 2E');
+  expect(columns).toHaveTextContent('a worn rocker tip');
+  expect(within(columns).getAllByRole('link', { name: 'teardown' })[0]).toHaveAttribute(
+    'href',
+    expect.stringMatching(/teardown\?at=A2-E1$/),
+  );
+  expect(screen.getByText('lobes looked at and clean')).toBeVisible();
+  expect(screen.queryByText('Fatigue')).toBeNull(); // weighed below a tenth: not said
+  await user.click(screen.getByRole('button', { name: 'Show all 7' }));
+  expect(screen.getByRole('button', { name: 'Cause e' })).toBeVisible();
+  expect(screen.getAllByText('below 1 %').length).toBeGreaterThanOrEqual(5);
+});
+
+test('with nothing recorded the board asks for evidence and shows no figures', async () => {
+  openCase(<CauseBoard />, { get: { '/api/cases/{id}/ranking': { ...ranking, present: 0, absent: 0 } } });
+  expect(await screen.findByText(words.cause.empty)).toBeVisible();
+  expect(screen.queryByText('93 %')).toBeNull();
+});
+
+test('a call is not signed without a cause, words and a stated confidence', async () => {
+  const view = twin();
+  const put = calling(view);
+  setPerson('R. Test');
+  const { user, asked } = openCase(<Call ranking={ranking} />, { view, get: { '/api/cases/{id}/call/signature': view } });
+  const sign = screen.getByRole('button', { name: words.cause.sign('R. Test') });
+  expect(sign).toBeDisabled();
+  await user.click(screen.getByLabelText(words.cause.which));
+  await user.click(await screen.findByTitle('Valve float'));
+  expect(screen.getByText(words.cause.differs)).toBeVisible();
+  await user.type(screen.getByLabelText(words.cause.inWords), 'It floated.');
+  expect(sign).toBeDisabled();
+  const sure = screen.getByRole('slider');
+  for (let i = 0; i < 2; i++) fireEvent.keyDown(sure, { key: 'ArrowRight', keyCode: 39 });
+  expect(sign).toBeEnabled();
+  await user.click(sign);
+  await waitFor(() => expect(asked.map((one) => one.path)).toEqual(['/api/cases/{id}/call/signature']));
+  expect(put[0]).toMatchObject({ ifMatch: '"1"', body: { causes: ['float'], words: 'It floated.', confidence: 10, by: 'R. Test' } });
+});
+
+test('a call that another hand changed stays here, and the next save goes on from theirs', async () => {
+  const view = twin();
+  const put = calling(view, { status: 412, detail: 'The call was changed meanwhile.', version: 5 });
+  const { user } = openCase(<Call ranking={ranking} />, { view });
+  await user.type(screen.getByLabelText(words.cause.inWords), 'Height.');
+  await user.click(screen.getByRole('button', { name: words.cause.save }));
+  expect(await screen.findByRole('alert')).toHaveTextContent('changed meanwhile');
+  expect(screen.getByLabelText(words.cause.inWords)).toHaveValue('Height.');
+  expect(localStorage.getItem(`mute-tapper.call.${view.id}`)).toContain('Height.');
+  await user.click(screen.getByRole('button', { name: words.cause.save }));
+  await waitFor(() => expect(put.map((one) => one.ifMatch)).toEqual(['"1"', '"5"']));
+  await waitFor(() => expect(localStorage.getItem(`mute-tapper.call.${view.id}`)).toBeNull());
+});
+
+test('what was signed is shown with what the board said then', () => {
+  const signed = { by: 'A. Nalyst', at: '2026-11-20T10:00:00Z', call: { words: 'Height.', confidence: 80 }, rankingSentence: 'It led.' };
+  openCase(<Call ranking={ranking} />, { view: twin({ signed }) });
+  expect(screen.getByText(/A\. Nalyst/)).toBeVisible();
+  expect(screen.getByText(/“Height\.”, 80 %\..*It led\./)).toBeVisible();
+});
