@@ -7,6 +7,7 @@ import type { EntryView, Schemas } from '../shared/api';
 import { words } from '../shared/messages';
 import { useCatalogue, useMeasures } from '../shared/queries';
 import { Annotator } from './Annotator';
+import { PictureInput } from './PictureInput';
 import { DeviceCamera, SimulatedCamera } from './Cameras';
 import { NotTaken } from './NotTaken';
 import { Pair } from './Pair';
@@ -109,18 +110,7 @@ export function PhotoDesk({ place, part: firstPart, shots }: Props) {
         </Button>
         <Button onClick={() => setCamera('device')}>{words.photo.device}</Button>
         <Button onClick={() => setCamera('simulated')}>{words.photo.simulated}</Button>
-        <input
-          ref={input}
-          type="file"
-          hidden
-          multiple
-          accept="image/jpeg,image/png,image/webp"
-          aria-label={words.photo.files}
-          onChange={(event) => {
-            void take([...(event.target.files ?? [])]);
-            event.target.value = '';
-          }}
-        />
+        <PictureInput ref={input} label={words.photo.files} take={take} />
       </div>
       <NotTaken failed={taking.failed} take={take} forget={taking.forget} />
       <div className="photo-body">

@@ -4,6 +4,7 @@ import { useBench } from '../entry/useBench';
 import type { EntryView } from '../shared/api';
 import { words } from '../shared/messages';
 import { Annotator } from '../photograph/Annotator';
+import { PictureInput } from '../photograph/PictureInput';
 import { NotTaken } from '../photograph/NotTaken';
 import { usePhotographs } from '../photograph/usePhotographs';
 
@@ -52,18 +53,7 @@ export function PhotoStrip({ place, part, partLabel, state }: Props) {
             {words.teardown.drop} {label} {partLabel}.
           </small>
         </button>
-        <input
-          ref={input}
-          type="file"
-          hidden
-          multiple
-          accept="image/jpeg,image/png,image/webp"
-          aria-label={words.teardown.photo}
-          onChange={(event) => {
-            void take([...(event.target.files ?? [])]);
-            event.target.value = '';
-          }}
-        />
+        <PictureInput ref={input} label={words.teardown.photo} take={take} />
       </div>
       {open && <Annotator key={open.index} entry={slots.get(open).entry ?? open} onClose={() => setOpen(null)} />}
     </section>
