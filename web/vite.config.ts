@@ -8,5 +8,13 @@ export default defineConfig({
   plugins: [react()],
   build: { outDir: '../public/build', emptyOutDir: true, chunkSizeWarningLimit: 1200 },
   server: { proxy: { '/api': 'http://127.0.0.1:8740' } },
-  test: { environment: 'jsdom', include: ['src/**/*.test.{ts,tsx}'], setupFiles: ['src/shared/test-setup.ts'] },
+  // A busy machine is a normal machine: the time-outs are limits of patience, not of speed.
+  test: {
+    environment: 'jsdom',
+    include: ['src/**/*.test.{ts,tsx}'],
+    setupFiles: ['src/shared/test-setup.ts'],
+    testTimeout: 120_000,
+    hookTimeout: 120_000,
+    expect: { poll: { timeout: 30_000 } },
+  },
 });

@@ -33,6 +33,9 @@ final class BenchCameraController
             throw Problem::invalid('How bad goes from 0 to 4.', ['pointer' => '/severity']);
         }
 
-        return new Response($camera->take($picture, $severity, $request->query->getInt('seed', 1), $request->query->getBoolean('borescope')), 200, ['Content-Type' => 'image/png']);
+        $width = $request->query->getBoolean('preview') ? BenchCamera::PREVIEW_WIDTH : BenchCamera::WIDTH;
+        $image = $camera->take($picture, $severity, $request->query->getInt('seed', 1), $request->query->getBoolean('borescope'), $width);
+
+        return new Response($image, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
     }
 }

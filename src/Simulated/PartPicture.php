@@ -97,14 +97,27 @@ enum PartPicture: string
             : self::scaleBar();
 
         return sprintf(
-            '<svg xmlns="http://www.w3.org/2000/svg" width="%1$d" height="%2$d" viewBox="0 0 %1$d %2$d">'.
+            '<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="%1$d" height="%2$d" viewBox="0 0 %1$d %2$d">'.
             '<defs><linearGradient id="steel" x1="0" x2="1"><stop offset="0" stop-color="#3b3d3e"/><stop offset=".28" stop-color="#8f9394"/><stop offset=".42" stop-color="#d5d8d8"/><stop offset=".6" stop-color="#7d8081"/><stop offset="1" stop-color="#2d2f30"/></linearGradient>'.
             '<linearGradient id="wire" x1="0" y1="0" x2="0" y2="1"><stop offset="0" stop-color="#4b4d4e"/><stop offset=".3" stop-color="#c4c7c7"/><stop offset=".5" stop-color="#9a9d9e"/><stop offset="1" stop-color="#232425"/></linearGradient>'.
             '<radialGradient id="disc" cx=".42" cy=".38" r=".75"><stop offset="0" stop-color="#b9bcbc"/><stop offset=".6" stop-color="#7a7d7e"/><stop offset="1" stop-color="#38393a"/></radialGradient>'.
-            '<filter id="grain" x="0" y="0" width="100%%" height="100%%"><feTurbulence type="fractalNoise" baseFrequency=".8" numOctaves="2" seed="%3$d"/><feColorMatrix values="0 0 0 0 .5  0 0 0 0 .48  0 0 0 0 .44  0 0 0 .16 0"/></filter>'.
-            '<filter id="soft"><feGaussianBlur stdDeviation="5"/></filter><filter id="brushed" x="0" y="0" width="100%%" height="100%%"><feTurbulence type="fractalNoise" baseFrequency=".004 .5" numOctaves="3" seed="%3$d"/><feColorMatrix values="0 0 0 0 .1  0 0 0 0 .1  0 0 0 0 .1  0 0 0 .5 -.1"/></filter></defs>'.
-            '<rect width="%1$d" height="%2$d" fill="#575349"/><rect width="%1$d" height="%2$d" filter="url(#brushed)" opacity=".5"/><g transform="rotate(%4$.1f 600 400)">%5$s</g><rect width="%1$d" height="%2$d" filter="url(#grain)"/>%6$s</svg>',
-            self::WIDTH, self::HEIGHT, $seed, $tilt, $body, $view,
+            '<radialGradient id="shadow"><stop offset=".55" stop-color="#26241f"/><stop offset="1" stop-color="#26241f" stop-opacity="0"/></radialGradient>'.
+            '<radialGradient id="dish"><stop offset=".6" stop-color="#2f3031"/><stop offset="1" stop-color="#2f3031" stop-opacity="0"/></radialGradient>'.
+            '%6$s</defs>'.
+            '<rect width="%1$d" height="%2$d" fill="#575349"/><rect width="%1$d" height="%2$d" fill="url(#brushed)"/>'.
+            '<g transform="rotate(%3$.1f 600 400)">%4$s</g>%5$s</svg>',
+            self::WIDTH, self::HEIGHT, $tilt, $body, $view,
+            self::brushed($seed),
+        );
+    }
+
+    /** The bench under the part: a texture drawn once and laid as tiles, since computing noise took most of a picture's time. */
+    private static function brushed(int $seed): string
+    {
+        return sprintf(
+            '<pattern id="brushed" patternUnits="userSpaceOnUse" width="600" height="200" patternTransform="translate(%d %d)">'.
+            '<image xlink:href="data:image/png;base64,%s" width="600" height="200"/></pattern>',
+            $seed * 37 % 600, $seed * 53 % 200, base64_encode((string) file_get_contents(dirname(__DIR__, 2).'/assets/camera/brushed.png')),
         );
     }
 
@@ -116,7 +129,7 @@ enum PartPicture: string
 
     private static function springCoils(int $severity): string
     {
-        $svg = '<ellipse cx="600" cy="690" rx="360" ry="60" fill="#26241f" filter="url(#soft)"/>';
+        $svg = '<ellipse cx="600" cy="690" rx="360" ry="60" fill="url(#shadow)"/>';
         for ($coil = 0; $coil < 6; ++$coil) {
             $y = 90 + $coil * 104;
             $path = sprintf('M270 %d C 420 %d, 780 %d, 930 %d', $y + 40, $y + 78, $y + 58, $y);
@@ -135,7 +148,7 @@ enum PartPicture: string
 
     private static function retainer(int $severity): string
     {
-        $svg = '<ellipse cx="640" cy="440" rx="330" ry="310" fill="#26241f" filter="url(#soft)"/><circle cx="600" cy="400" r="310" fill="url(#disc)" stroke="#2b2c2d" stroke-width="4"/><circle cx="600" cy="400" r="240" fill="none" stroke="#4d4f50" stroke-width="10"/><circle cx="600" cy="400" r="196" fill="#8b8e8f" stroke="#4a4c4d" stroke-width="3"/>';
+        $svg = '<ellipse cx="640" cy="440" rx="330" ry="310" fill="url(#shadow)"/><circle cx="600" cy="400" r="310" fill="url(#disc)" stroke="#2b2c2d" stroke-width="4"/><circle cx="600" cy="400" r="240" fill="none" stroke="#4d4f50" stroke-width="10"/><circle cx="600" cy="400" r="196" fill="#8b8e8f" stroke="#4a4c4d" stroke-width="3"/>';
         if ($severity > 0) {
             $svg .= sprintf('<circle cx="602" cy="398" r="150" fill="none" stroke="#f4f4ec" stroke-width="%d" stroke-dasharray="%d 1000" transform="rotate(-70 600 400)" opacity=".95"/>', [0, 6, 14, 24, 30][$severity], [0, 380, 720, 940, 945][$severity]);
             if ($severity >= 3) {
@@ -152,7 +165,7 @@ enum PartPicture: string
     private static function valveTip(int $severity): string
     {
         $spread = [0, 10, 26, 48, 70][$severity];
-        $svg = '<ellipse cx="640" cy="760" rx="240" ry="60" fill="#26241f" filter="url(#soft)"/>';
+        $svg = '<ellipse cx="640" cy="760" rx="240" ry="60" fill="url(#shadow)"/>';
         $svg .= sprintf('<path d="M480 800V300h240v500z" fill="url(#steel)"/><path d="M480 470h240v14H480zM480 540h240v14H480z" fill="#2a2b2c"/><path d="M480 300 Q480 252 %d 232 Q600 %d %d 232 Q720 252 720 300z" fill="url(#steel)" stroke="#2b2c2d" stroke-width="3"/>', 480 - $spread, 190 - intdiv($spread, 2), 720 + $spread);
         if ($severity > 0) {
             $svg .= sprintf('<path d="M%d 236 Q600 %d %d 236" fill="none" stroke="#f4f4ec" stroke-width="%d" opacity=".9"/>', 486 - $spread, 196 - intdiv($spread, 2), 714 + $spread, 4 + 3 * $severity);
@@ -167,7 +180,7 @@ enum PartPicture: string
 
     private static function springBroken(int $severity): string
     {
-        $svg = '<ellipse cx="600" cy="690" rx="360" ry="60" fill="#26241f" filter="url(#soft)"/>';
+        $svg = '<ellipse cx="600" cy="690" rx="360" ry="60" fill="url(#shadow)"/>';
         for ($coil = 0; $coil < 6; ++$coil) {
             $y = 90 + $coil * 104;
             $broken = $coil === 3 && $severity > 0;
@@ -193,7 +206,7 @@ enum PartPicture: string
 
     private static function valveHead(int $severity, bool $burnt): string
     {
-        $svg = '<ellipse cx="640" cy="450" rx="330" ry="320" fill="#26241f" filter="url(#soft)"/><circle cx="600" cy="400" r="330" fill="#5c5f60" stroke="#232425" stroke-width="5"/><circle cx="600" cy="400" r="318" fill="none" stroke="#8d9091" stroke-width="12"/>';
+        $svg = '<ellipse cx="640" cy="450" rx="330" ry="320" fill="url(#shadow)"/><circle cx="600" cy="400" r="330" fill="#5c5f60" stroke="#232425" stroke-width="5"/><circle cx="600" cy="400" r="318" fill="none" stroke="#8d9091" stroke-width="12"/>';
         $band = 22 + ($burnt ? 0 : [0, 8, 20, 36, 54][$severity]);
         $svg .= sprintf('<circle cx="600" cy="400" r="282" fill="none" stroke="%s" stroke-width="%d"/><circle cx="600" cy="400" r="252" fill="#6d6152"/><circle cx="600" cy="400" r="246" fill="url(#disc)" opacity=".55"/><circle cx="600" cy="400" r="120" fill="#4a4540"/><circle cx="590" cy="392" r="92" fill="url(#disc)"/><circle cx="590" cy="392" r="46" fill="#2b2a28"/>', $burnt ? '#a5a8a8' : '#d9dbd8', $band);
         if (!$burnt) {
@@ -232,12 +245,12 @@ enum PartPicture: string
 
     private static function lifterFace(int $severity): string
     {
-        $svg = '<ellipse cx="640" cy="450" rx="300" ry="290" fill="#26241f" filter="url(#soft)"/><circle cx="600" cy="400" r="300" fill="#4c4e4f"/><circle cx="600" cy="400" r="290" fill="url(#disc)"/>';
+        $svg = '<ellipse cx="640" cy="450" rx="300" ry="290" fill="url(#shadow)"/><circle cx="600" cy="400" r="300" fill="#4c4e4f"/><circle cx="600" cy="400" r="290" fill="url(#disc)"/>';
         foreach ([250, 205, 160, 115, 70] as $r) {
             $svg .= sprintf('<circle cx="600" cy="400" r="%d" fill="none" stroke="#d7d9d9" stroke-width="1.5" opacity=".35"/>', $r);
         }
         if ($severity > 0) {
-            $svg .= sprintf('<ellipse cx="606" cy="396" rx="%d" ry="%d" fill="#2f3031" opacity="%.2F" filter="url(#soft)"/>', 60 + 50 * $severity, 56 + 44 * $severity, 0.18 + 0.13 * $severity);
+            $svg .= sprintf('<ellipse cx="606" cy="396" rx="%d" ry="%d" fill="url(#dish)" opacity="%.2F"/>', 60 + 50 * $severity, 56 + 44 * $severity, 0.18 + 0.13 * $severity);
             for ($i = 0; $i < 14 * $severity ** 2; ++$i) {
                 $angle = mt_rand(0, 3600) / 10 * \M_PI / 180;
                 $r = mt_rand(0, 60 + 48 * $severity);
@@ -250,7 +263,7 @@ enum PartPicture: string
 
     private static function lobeNose(int $severity): string
     {
-        $svg = '<ellipse cx="620" cy="720" rx="420" ry="50" fill="#26241f" filter="url(#soft)"/><rect x="60" y="330" width="1080" height="220" fill="url(#wire)"/>';
+        $svg = '<ellipse cx="620" cy="720" rx="420" ry="50" fill="url(#shadow)"/><rect x="60" y="330" width="1080" height="220" fill="url(#wire)"/>';
         $flat = [0, 6, 20, 44, 74][$severity];
         $svg .= sprintf('<path d="M380 250 Q400 %1$d 600 %1$d Q800 %1$d 820 250 V620 H380Z" fill="url(#steel)" stroke="#232425" stroke-width="4"/>', 120 + $flat);
         $svg .= sprintf('<path d="M396 262 Q410 %1$d 600 %1$d Q790 %1$d 804 262 L804 330 H396Z" fill="%2$s" opacity=".85"/>', 132 + $flat, $severity === 0 ? '#c6c9c8' : '#e6e7e2');

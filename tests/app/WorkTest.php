@@ -15,6 +15,7 @@ use MuteTapper\App\Simulated\DataLogger;
 use MuteTapper\App\Simulated\PartPicture;
 use MuteTapper\Core\Document\Node;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Cache\Adapter\ArrayAdapter;
 use Symfony\Component\Process\Process;
 
 /** Story, tests before teardown, teardown, photographs, logs and days, over HTTP. */
@@ -267,7 +268,7 @@ final class WorkTest extends AppTestCase
     /** Every picture differs from the same part without its sign, is the same for one seed, and names a sign of the catalogue. */
     public function testTheSimulatedCameraShowsWhatItIsAsked(): void
     {
-        $camera = new BenchCamera();
+        $camera = new BenchCamera(new ArrayAdapter());
         $signs = array_map(static fn (Node $sign): string => $sign->get('code')->text(), self::at($this->send('GET', '/api/catalogue'), 'signs')->items());
         foreach (PartPicture::cases() as $picture) {
             self::assertContains($picture->sign(), $signs);
@@ -276,17 +277,34 @@ final class WorkTest extends AppTestCase
             self::assertNotSame($picture->svg(3, 4), $picture->svg(3, 4, borescope: true));
         }
         self::assertStringStartsWith("\x89PNG", $camera->take(PartPicture::PistonCrown, 2, 1, borescope: true));
-        $this->client->request('GET', '/api/simulated/camera/lobe_nose.png?severity=2');
-        self::assertSame('image/png', $this->client->getResponse()->headers->get('Content-Type'));
+        foreach (['' => BenchCamera::WIDTH, '&preview=1' => BenchCamera::PREVIEW_WIDTH] as $query => $width) {
+            $this->client->request('GET', '/api/simulated/camera/lobe_nose.png?severity=2'.$query);
+            self::assertSame('image/png', $this->client->getResponse()->headers->get('Content-Type'));
+            self::assertSame($width, (getimagesizefromstring((string) $this->client->getResponse()->getContent()) ?: [0])[0]);
+        }
         $this->send('GET', '/api/simulated/camera/lobe_nose.png?severity=7', null, 422);
         $this->send('GET', '/api/simulated/camera/gearbox.png', null, 404);
+    }
+
+    public function testTheSamePictureIsDrawnOnce(): void
+    {
+        $kept = new ArrayAdapter();
+        $camera = new BenchCamera($kept);
+        $first = $camera->take(PartPicture::LobeNose, 2, 5);
+        self::assertSame($first, $camera->take(PartPicture::LobeNose, 2, 5));
+        self::assertCount(1, $kept->getValues());
+        $camera->take(PartPicture::LobeNose, 3, 5);
+        $camera->take(PartPicture::LobeNose, 2, 6);
+        $camera->take(PartPicture::LobeNose, 2, 5, true);
+        $camera->take(PartPicture::LobeNose, 2, 5, false, BenchCamera::PREVIEW_WIDTH);
+        self::assertCount(5, $kept->getValues(), 'another severity, seed, light or size is another picture');
     }
 
     public function testDrawingsAreMeasuredAndPrinted(): void
     {
         $store = self::getContainer()->get(PhotographStore::class);
         self::assertInstanceOf(PhotographStore::class, $store);
-        $photograph = $store->keep((new BenchCamera())->take(PartPicture::SpringCoils, 3, 9), 'simulated.png');
+        $photograph = $store->keep((new BenchCamera(new ArrayAdapter()))->take(PartPicture::SpringCoils, 3, 9), 'simulated.png');
         $this->record('photograph', ['A1-E1', 'spring', 'photograph', 'p'], ['sha256' => $photograph->sha256, 'caption' => '1E spring', 'about' => 'coils_bright']);
         $this->record('annotation', ['A1-E1', 'spring', 'annotation', 'length'], ['sha256' => $photograph->sha256, 'shape' => 'length', 'points' => [[0, 0], [300, 0]]]);
         self::assertStringContainsString('Lay a scale first', self::at($this->send('GET', $this->case.'/measures'), '0/why')->text());

@@ -152,7 +152,7 @@ test('a 32-valve engine is walked and cleared by keyboard', async ({ page, reque
   await expect(page.getByLabel('part', { exact: true })).toBeFocused();
   for (let i = 0; i < 32; i++) await page.keyboard.press('Shift+Digit0');
   await expect(page.getByText('32 of 32')).toBeVisible();
-  await expect(page.getByRole('status').filter({ hasText: 'All entries saved' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('status').filter({ hasText: 'All entries saved' })).toBeVisible({ timeout: 120_000 });
   const view = await viewOf(request, id);
   expect(view.steps.find((step) => step.code === 'teardown')?.done).toBe(1);
   await page.getByRole('gridcell', { name: /^1E1,/ }).focus();

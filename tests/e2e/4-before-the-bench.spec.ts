@@ -91,7 +91,7 @@ test('story, timeline and log of a pushrod eight', async ({ page, request }, inf
   await expect(page.getByLabel('Engine speed (rpm) holds')).toBeVisible();
   await page.getByRole('button', { name: 'Read the log' }).click();
   const found = page.getByRole('list', { name: 'Found in it' });
-  await expect(found).toContainText('over-speed once', { timeout: 20_000 });
+  await expect(found).toContainText('over-speed once', { timeout: 90_000 });
   const chart = page.getByRole('application', { name: /Log of the run: 0.0 s to 3:/ });
   await chart.focus();
   await page.keyboard.press('+');
@@ -264,7 +264,7 @@ test('a four-valve engine of 32 valves: nothing there and ten signs in under 120
     await hand.press('.');
   }
   expect(hand.count()).toBeLessThan(120);
-  await expect(page.getByRole('status').filter({ hasText: 'All entries saved' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('status').filter({ hasText: 'All entries saved' })).toBeVisible({ timeout: 120_000 });
   const view = await viewOf(request, id);
   expect(view.steps.find((step) => step.code === 'teardown')?.done).toBe(1);
   const found = view.entries.filter((entry) => entry.kind === 'finding');
@@ -444,7 +444,7 @@ test('days ahead: what can be done, what waits, what is late, and a laboratory t
   await page.getByTitle('Oil laboratory (simulated)').click();
   await ask.getByRole('button', { name: 'Send the request' }).click();
   await expect(page.getByRole('region', { name: 'Is with somebody' })).toContainText('iron and fuel, sample 1');
-  await expect(page.getByRole('region', { name: 'Laboratory reports' })).toContainText('iron', { timeout: 50_000 });
+  await expect(page.getByRole('region', { name: 'Laboratory reports' })).toContainText('iron', { timeout: 120_000 });
   await expect(page.getByRole('region', { name: 'Laboratory reports' })).toContainText('simulated');
   await page.goto(`${shop()}/`);
   await expect(page.getByRole('row').filter({ has: page.getByRole('link', { name: 'Days', exact: true }) })).toContainText(

@@ -6,7 +6,9 @@ export default defineConfig({
   workers: 1,
   fullyParallel: false,
   retries: 0,
-  timeout: 60_000,
+  // A busy machine is a normal machine: these are limits of patience, not of speed.
+  timeout: 180_000,
+  expect: { timeout: 45_000 },
   reporter: [['list']],
   outputDir: '../../test-results',
   use: {

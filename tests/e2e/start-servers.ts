@@ -19,7 +19,7 @@ export default async function startServers(): Promise<() => Promise<void>> {
         stdio: ['ignore', 'ignore', 'inherit'],
       }),
     );
-    for (let i = 0; !existsSync(printed) && i < 300; i++) await new Promise((done) => setTimeout(done, 100));
+    for (let i = 0; !existsSync(printed) && i < 1800; i++) await new Promise((done) => setTimeout(done, 100));
     process.env[name] = readFileSync(printed, 'utf8').trim();
   }
   return async () => {

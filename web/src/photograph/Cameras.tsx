@@ -106,7 +106,7 @@ export function SimulatedCamera({ part, onTake, onClose }: Props & { part: strin
           {words.photo.take}
         </Button>
       </div>
-      {address !== '' && <img className="live-camera" src={address} alt={words.photo.simulated} />}
+      {address !== '' && <img className="live-camera" src={`${address}&preview=1`} alt={words.photo.simulated} />}
     </Modal>
   );
 }

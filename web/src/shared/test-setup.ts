@@ -1,4 +1,4 @@
-import { cleanup } from '@testing-library/react';
+import { cleanup, configure } from '@testing-library/react';
 import { afterEach } from 'vitest';
 import '@testing-library/jest-dom/vitest';
 import 'fake-indexeddb/auto';
@@ -12,5 +12,7 @@ globalThis.ResizeObserver = class {
   unobserve(): void {}
   disconnect(): void {}
 };
+
+configure({ asyncUtilTimeout: 30_000 });
 
 afterEach(cleanup);
