@@ -10,10 +10,10 @@ use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
-use MuteTapper\Core\Evidence\Entry;
-use MuteTapper\Core\Evidence\EntryKind;
-use MuteTapper\Core\Evidence\EntryLog;
-use MuteTapper\Core\Knowledge;
+use MuteTapper\Core\Entry\Entry;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\EntryLog;
+use MuteTapper\Core\Knowledge\Knowledge;
 use MuteTapper\Core\Spring\SheetColumn;
 
 /** A made-up case as large as one gets: 32 stations, every part looked at, inner and outer springs measured. */

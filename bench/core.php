@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-// Assessment and cause ranking of the core: the targets of docs/architecture.md. What is judged are ratios within this run.
-
-use MuteTapper\Bench\FullCase;
+// Assessment and cause MuteTapper\Bench\FullCase;
 use MuteTapper\Bench\Harness;
-use MuteTapper\Core\CaseFile\Assessment;
+use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Cause\LedgerMaker;
 use MuteTapper\Core\Cause\Ranker;
+use ranking of the core: the targets of docs/architecture.md. What is judged are ratios within this run.
+
 
 require dirname(__DIR__).'/vendor/autoload.php';
 require __DIR__.'/Harness.php';

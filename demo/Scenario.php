@@ -11,8 +11,8 @@ use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Engine\Station;
 use MuteTapper\Core\Engine\ValveKind;
-use MuteTapper\Core\Evidence\EntryKind;
-use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Spring\SheetColumn;
 
 /**

@@ -9,7 +9,7 @@ use MuteTapper\Core\Calculation\Trace;
 use MuteTapper\Core\Calculation\Values;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Engine\Cylinder;
-use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Spring\LoadDeparture;
 use MuteTapper\Core\Spring\SheetColumn;
 use MuteTapper\Core\Verdict\Judge;

@@ -9,8 +9,8 @@ use MuteTapper\Core\Calculation\Trace;
 use MuteTapper\Core\Calculation\Values;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Engine\Engine;
-use MuteTapper\Core\Evidence\EntryKind;
-use MuteTapper\Core\Evidence\Reading;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\Reading;
 use MuteTapper\Core\Spring\MiddleValue;
 
 /** The seat-load pulls of one date: at each valve the middle of its pulls, and the middle value of its set. */

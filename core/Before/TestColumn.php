@@ -6,11 +6,11 @@ namespace MuteTapper\Core\Before;
 
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
-use MuteTapper\Core\Evidence\Column;
-use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Quantity\PlausibleRange;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Unit;
+use MuteTapper\Core\Sheet\Column;
 
 /** A quantity measured on the assembled engine. Several readings of one are told apart by the slot's index. */
 enum TestColumn: string implements Column

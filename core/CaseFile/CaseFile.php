@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\CaseFile;
 
+use MuteTapper\Core\Assessment\EntryContent;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Engine;
-use MuteTapper\Core\Evidence\Claim;
-use MuteTapper\Core\Evidence\Entry;
-use MuteTapper\Core\Evidence\EntryKind;
-use MuteTapper\Core\Evidence\EntryLog;
-use MuteTapper\Core\Evidence\Finding;
-use MuteTapper\Core\Evidence\Reading;
-use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Entry\Claim;
+use MuteTapper\Core\Entry\Entry;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\EntryLog;
+use MuteTapper\Core\Entry\Finding;
+use MuteTapper\Core\Entry\Reading;
+use MuteTapper\Core\Entry\Slot;
 
 /** Everything recorded about one engine, as the computations see it. */
 final readonly class CaseFile

@@ -6,12 +6,12 @@ namespace MuteTapper\Core\Cause;
 
 use MuteTapper\Core\Before\BeforeSheet;
 use MuteTapper\Core\CaseFile\CaseFile;
-use MuteTapper\Core\Evidence\EntryKind;
-use MuteTapper\Core\Evidence\Question;
-use MuteTapper\Core\Evidence\SeenBy;
-use MuteTapper\Core\Evidence\SeenState;
-use MuteTapper\Core\Evidence\Severity;
-use MuteTapper\Core\Evidence\Sign;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\SeenState;
+use MuteTapper\Core\Entry\Severity;
+use MuteTapper\Core\Knowledge\Question;
+use MuteTapper\Core\Knowledge\SeenBy;
+use MuteTapper\Core\Knowledge\Sign;
 use MuteTapper\Core\Spring\SpringSheet;
 
 /** Gathers findings, clear looks and bench margins into one item per sign. */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Cause;
 
 use MuteTapper\Core\Engine\Engine;
+use MuteTapper\Core\Knowledge\Link;
+use MuteTapper\Core\Knowledge\Network;
 
 /**
  * The cause network bound to one engine and its evidence: noisy-OR over events whose states are summed out jointly

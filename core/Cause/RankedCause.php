@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Cause;
 
+use MuteTapper\Core\Knowledge\Cause;
+
 /** A cause with its probability (summed over the reduced explanations that hold it) and its gain over "none" in decibans. */
 final readonly class RankedCause
 {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Engine;
 
-use MuteTapper\Core\Evidence\Column;
 use MuteTapper\Core\Quantity\PlausibleRange;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Unit;
+use MuteTapper\Core\Sheet\Column;
 
 /** A figure of the build that is stated, not measured here: the oil's, the pistons', the gasket's. */
 enum BuildQuantity: string implements Column

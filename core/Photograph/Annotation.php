@@ -6,7 +6,7 @@ namespace MuteTapper\Core\Photograph;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Quantity\Typed;
 use MuteTapper\Core\Quantity\Unit;
 

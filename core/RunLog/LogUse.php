@@ -6,7 +6,7 @@ namespace MuteTapper\Core\RunLog;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Entry\Slot;
 
 /** A log file that belongs to a case: the file by its checksum, how it is written, and what counts as an event in it. */
 final readonly class LogUse

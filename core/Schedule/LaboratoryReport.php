@@ -6,7 +6,7 @@ namespace MuteTapper\Core\Schedule;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Entry\Slot;
 
 /** What a laboratory answered: findings as name, value, unit and remark, in the open format of `docs/formats`. */
 final readonly class LaboratoryReport

@@ -6,7 +6,7 @@ namespace MuteTapper\Core\Schedule;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Timeline\Event;
 
 /** The day for which the case is promised. */

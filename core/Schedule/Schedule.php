@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Schedule;
 
 use MuteTapper\Core\CaseFile\CaseFile;
-use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Entry\EntryKind;
 
 /** What can be done now, what waits for what, when the case can be finished, and what is overdue. Calendar days. */
 final readonly class Schedule

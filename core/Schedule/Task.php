@@ -6,7 +6,7 @@ namespace MuteTapper\Core\Schedule;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Timeline\Event;
 
 /** Something the case needs done, with how long it takes in days and what must be done before it. */

@@ -6,11 +6,11 @@ namespace MuteTapper\Core\Spring;
 
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
-use MuteTapper\Core\Evidence\Column;
-use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Quantity\PlausibleRange;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Unit;
+use MuteTapper\Core\Sheet\Column;
 
 /** A quantity of the spring sheet: what may be typed into it, and the gauge it usually comes from. */
 enum SheetColumn: string implements Column

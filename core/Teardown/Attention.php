@@ -7,9 +7,9 @@ namespace MuteTapper\Core\Teardown;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
-use MuteTapper\Core\Evidence\EntryKind;
-use MuteTapper\Core\Evidence\SeenBy;
-use MuteTapper\Core\Knowledge;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Knowledge\Knowledge;
+use MuteTapper\Core\Knowledge\SeenBy;
 
 /** What a careful analyst would still look at in a place: signs nobody has answered there that a likely cause would leave. */
 final readonly class Attention

@@ -7,7 +7,7 @@ namespace MuteTapper\Core\Teardown;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Part;
-use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Entry\Slot;
 
 /** Where a part is. Each move supersedes the one before, so that the entries of its slot are the custody record. */
 final readonly class Custody

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Teardown;
 
+use MuteTapper\Core\Knowledge\Requirement;
+
 /** Something that must be recorded before a step, and where it is still missing. Invariant: nothing missing means recorded. */
 final readonly class Missing
 {

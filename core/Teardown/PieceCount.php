@@ -6,7 +6,7 @@ namespace MuteTapper\Core\Teardown;
 
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Engine\Part;
-use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Entry\EntryKind;
 
 /** All pieces counted so far. What is missing at a place stays open until it is found. */
 final readonly class PieceCount

@@ -7,7 +7,7 @@ namespace MuteTapper\Core\Teardown;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Part;
-use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Entry\Slot;
 
 /**
  * Pieces accounted for: how many there must be, how many lie on the tray. What is missing stays open until it is found.

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Teardown;
 
+use MuteTapper\Core\Knowledge\PlannedStep;
+
 /** A step as it stands in the plan of one engine. */
 final readonly class StepInPlan
 {

@@ -6,7 +6,8 @@ namespace MuteTapper\Core\Teardown;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Entry\Slot;
+use MuteTapper\Core\Knowledge\PlannedStep;
 
 /** The order of the plan as a person put it. Steps that it does not name keep their usual place after the named ones. */
 final readonly class StepOrder

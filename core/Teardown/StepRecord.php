@@ -6,7 +6,7 @@ namespace MuteTapper\Core\Teardown;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Entry\Slot;
 
 /** That a step was made, left out, or made without what should have been recorded first; the last two with a reason. */
 final readonly class StepRecord

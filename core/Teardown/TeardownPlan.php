@@ -8,10 +8,13 @@ use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Part;
-use MuteTapper\Core\Evidence\Columns;
-use MuteTapper\Core\Evidence\EntryKind;
-use MuteTapper\Core\Evidence\Question;
-use MuteTapper\Core\Evidence\SeenState;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\SeenState;
+use MuteTapper\Core\Knowledge\PlannedStep;
+use MuteTapper\Core\Knowledge\Question;
+use MuteTapper\Core\Knowledge\Requirement;
+use MuteTapper\Core\Knowledge\RequirementKind;
+use MuteTapper\Core\Sheet\Columns;
 
 /** The teardown of one engine in order: made from what it is, what is suspected, and the order a person gave it. */
 final readonly class TeardownPlan

@@ -6,7 +6,7 @@ namespace MuteTapper\Core\Timeline;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Entry\Slot;
 
 /** How a component went into what an event of the timeline began or ended. */
 final readonly class Carry

@@ -6,7 +6,7 @@ namespace MuteTapper\Core\Timeline;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Entry\Slot;
 
 /** A build, run, service or failure in the life of the engine, with what it had run since it was built. */
 final readonly class Event

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Timeline;
 
 use MuteTapper\Core\CaseFile\CaseFile;
-use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Entry\EntryKind;
 
 /** The life of the engine in order: dated events by date, the others where they were recorded. */
 final readonly class Timeline

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace MuteTapper\App\Before;
 
 use MuteTapper\App\Spring\MarginView;
+use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Before\LashChange;
 use MuteTapper\Core\Before\LashOrder;
-use MuteTapper\Core\CaseFile\Assessment;
 use MuteTapper\Core\Engine\Station;
 use OpenApi\Attributes as OA;
 

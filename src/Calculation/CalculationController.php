@@ -6,8 +6,8 @@ namespace MuteTapper\App\Calculation;
 
 use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\App\Shared\Problem;
+use MuteTapper\Core\Assessment\Calculations;
 use MuteTapper\Core\Calculation\Calculation;
-use MuteTapper\Core\Calculation\Calculations;
 use MuteTapper\Core\Quantity\UnitSystem;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Calculation;
 
-use MuteTapper\Core\Calculation\Calculations;
+use MuteTapper\Core\Assessment\Calculations;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;

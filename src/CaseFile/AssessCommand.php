@@ -9,7 +9,7 @@ use MuteTapper\App\Cause\RankingView;
 use MuteTapper\App\Knowledge\KnowledgeFiles;
 use MuteTapper\App\Shared\JsonCommand;
 use MuteTapper\App\Spring\SpringSheetView;
-use MuteTapper\Core\CaseFile\Assessment;
+use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\CaseFile\CaseFile;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputArgument;

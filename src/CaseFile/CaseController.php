@@ -9,7 +9,7 @@ use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\App\Shared\Version;
 use MuteTapper\Core\Engine\Engine;
-use MuteTapper\Core\Evidence\Entry;
+use MuteTapper\Core\Entry\Entry;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;

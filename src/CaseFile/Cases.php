@@ -14,8 +14,8 @@ use MuteTapper\Core\CaseFile\Settings;
 use MuteTapper\Core\CaseFile\Story;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Engine;
-use MuteTapper\Core\Evidence\Entry;
-use MuteTapper\Core\Evidence\EntryLog;
+use MuteTapper\Core\Entry\Entry;
+use MuteTapper\Core\Entry\EntryLog;
 
 /** Finds cases and turns what is stored into what the core computes on. */
 final readonly class Cases

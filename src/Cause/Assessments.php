@@ -7,7 +7,7 @@ namespace MuteTapper\App\Cause;
 use MuteTapper\App\CaseFile\CaseRecord;
 use MuteTapper\App\CaseFile\Cases;
 use MuteTapper\App\Knowledge\KnowledgeFiles;
-use MuteTapper\Core\CaseFile\Assessment;
+use MuteTapper\Core\Assessment\Assessment;
 use Psr\Cache\CacheItemPoolInterface;
 
 /** Assesses a case; the ranking, which takes longest, is kept by revision and knowledge. */

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Cause;
 
-use MuteTapper\Core\CaseFile\Assessment;
+use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Cause\Item;
 use MuteTapper\Core\Cause\ItemKind;
 use MuteTapper\Core\Cause\Ledger;
 use MuteTapper\Core\Engine\Site;
-use MuteTapper\Core\Evidence\Severity;
+use MuteTapper\Core\Entry\Severity;
 
 /** Puts a ledger into words: what was found, where, and how much it weighs. */
 final class LedgerPresenter

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Cause;
 
-use MuteTapper\Core\CaseFile\Assessment;
+use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Cause\ItemKind;
 use MuteTapper\Core\Cause\Ranking;
 use MuteTapper\Core\Cause\Standing;

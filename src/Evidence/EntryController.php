@@ -6,7 +6,7 @@ namespace MuteTapper\App\Evidence;
 
 use MuteTapper\App\CaseFile\Cases;
 use MuteTapper\App\Shared\JsonBody;
-use MuteTapper\Core\Evidence\Entry;
+use MuteTapper\Core\Entry\Entry;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Evidence;
 
-use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Entry\EntryKind;
 use OpenApi\Attributes as OA;
 
 /** An entry as the screen sends it: figures as typed, to be read on this side. */

@@ -7,10 +7,10 @@ namespace MuteTapper\App\Evidence;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use MuteTapper\App\CaseFile\CaseRecord;
-use MuteTapper\Core\Evidence\Entry;
-use MuteTapper\Core\Evidence\EntryKind;
-use MuteTapper\Core\Evidence\Slot;
-use MuteTapper\Core\Evidence\SupersedeReason;
+use MuteTapper\Core\Entry\Entry;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\Slot;
+use MuteTapper\Core\Entry\SupersedeReason;
 
 /** An entry as stored. Append-only: no column ever changes. */
 #[ORM\Entity(readOnly: true)]

@@ -10,7 +10,7 @@ use MuteTapper\App\CaseFile\Cases;
 use MuteTapper\App\Knowledge\KnowledgeFiles;
 use MuteTapper\App\Shared\AuditRecord;
 use MuteTapper\App\Shared\Problem;
-use MuteTapper\Core\Evidence\Entry;
+use MuteTapper\Core\Entry\Entry;
 use Psr\Clock\ClockInterface;
 
 /** Records entries: each exactly once, each on top of the head it was made against, each in one transaction with its audit. */

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace MuteTapper\App\Evidence;
 
 use MuteTapper\App\Shared\QuantityView;
-use MuteTapper\Core\Evidence\Claim;
-use MuteTapper\Core\Evidence\Entry;
-use MuteTapper\Core\Evidence\EntryKind;
-use MuteTapper\Core\Evidence\Reading;
+use MuteTapper\Core\Entry\Claim;
+use MuteTapper\Core\Entry\Entry;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\Reading;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\UnitSystem;
 use OpenApi\Attributes as OA;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\App\Gauge;
 
 use MuteTapper\App\Shared\Problem;
-use MuteTapper\Core\Evidence\Columns;
+use MuteTapper\Core\Sheet\Columns;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Gauge;
 
-use MuteTapper\Core\Evidence\Columns;
 use MuteTapper\Core\Quantity\Unit;
+use MuteTapper\Core\Sheet\Columns;
 
 /** Stands in for gauges on a cable: shows a plausible figure for what is measured, with jitter, and now and then a slip. */
 final class SimulatedGauges implements GaugeFeed

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Knowledge;
 
-use MuteTapper\Core\Evidence\Choice;
-use MuteTapper\Core\Evidence\Question;
+use MuteTapper\Core\Knowledge\Choice;
+use MuteTapper\Core\Knowledge\Question;
 use OpenApi\Attributes as OA;
 
 /** A question with its few answers. */

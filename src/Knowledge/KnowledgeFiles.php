@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\App\Knowledge;
 
 use Doctrine\ORM\EntityManagerInterface;
-use MuteTapper\Core\Knowledge;
+use MuteTapper\Core\Knowledge\Knowledge;
 use Psr\Clock\ClockInterface;
 
 /** Reads the knowledge files once a process, and keeps each content that judged a case. */

@@ -6,7 +6,7 @@ namespace MuteTapper\App\Photograph;
 
 use MuteTapper\App\Shared\QuantityView;
 use MuteTapper\Core\CaseFile\CaseFile;
-use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Photograph\Annotation;
 use MuteTapper\Core\Photograph\Measurer;
 use MuteTapper\Core\Photograph\Shape;

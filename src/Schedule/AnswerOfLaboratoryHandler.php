@@ -6,10 +6,10 @@ namespace MuteTapper\App\Schedule;
 
 use MuteTapper\App\CaseFile\Cases;
 use MuteTapper\App\Evidence\EntryRecorder;
-use MuteTapper\Core\Evidence\Entry;
-use MuteTapper\Core\Evidence\EntryKind;
-use MuteTapper\Core\Evidence\Slot;
-use MuteTapper\Core\Evidence\SupersedeReason;
+use MuteTapper\Core\Entry\Entry;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\Slot;
+use MuteTapper\Core\Entry\SupersedeReason;
 use MuteTapper\Core\Schedule\LaboratoryReport;
 use MuteTapper\Core\Schedule\Task;
 use MuteTapper\Core\Schedule\TaskState;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\App\Spring;
 
 use MuteTapper\App\Shared\QuantityView;
-use MuteTapper\Core\CaseFile\Assessment;
+use MuteTapper\Core\Assessment\Assessment;
 use OpenApi\Attributes as OA;
 
 /** All that the spring sheet derives, by station. */

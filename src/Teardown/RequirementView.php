@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Teardown;
 
-use MuteTapper\Core\Teardown\RequirementKind;
+use MuteTapper\Core\Knowledge\RequirementKind;
 use OpenApi\Attributes as OA;
 
 /** Something to be recorded before a step, and where it is still missing. */

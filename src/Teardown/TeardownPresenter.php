@@ -11,13 +11,13 @@ use MuteTapper\App\Knowledge\KnowledgeFiles;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
-use MuteTapper\Core\Evidence\Columns;
-use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Knowledge\RequirementKind;
+use MuteTapper\Core\Sheet\Columns;
 use MuteTapper\Core\Teardown\Attention;
 use MuteTapper\Core\Teardown\Custody;
 use MuteTapper\Core\Teardown\Missing;
 use MuteTapper\Core\Teardown\PieceCount;
-use MuteTapper\Core\Teardown\RequirementKind;
 use MuteTapper\Core\Teardown\StepInPlan;
 use MuteTapper\Core\Teardown\TeardownPlan;
 

@@ -8,14 +8,14 @@ use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\CaseFile\Settings;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Engine;
-use MuteTapper\Core\Evidence\Column;
-use MuteTapper\Core\Evidence\Entry;
-use MuteTapper\Core\Evidence\EntryKind;
-use MuteTapper\Core\Evidence\EntryLog;
-use MuteTapper\Core\Evidence\Slot;
-use MuteTapper\Core\Knowledge;
+use MuteTapper\Core\Entry\Entry;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\EntryLog;
+use MuteTapper\Core\Entry\Slot;
+use MuteTapper\Core\Knowledge\Knowledge;
 use MuteTapper\Core\Quantity\EntryParser;
 use MuteTapper\Core\Quantity\UnitSystem;
+use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Spring\SheetColumn;
 
 /** Builds made-up cases for the tests, a line a recorded thing. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 // Loads every class of the core with an autoloader that knows the core alone, and assesses a small case.
 
-use MuteTapper\Core\CaseFile\Assessment;
+use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Knowledge;
+use MuteTapper\Core\Knowledge\Knowledge;
 
 $core = dirname(__DIR__, 2).'/core';
 spl_autoload_register(static function (string $class) use ($core): void {

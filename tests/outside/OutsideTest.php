@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Outside;
 
-use MuteTapper\Core\CaseFile\Assessment;
+use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Cause\Item;
-use MuteTapper\Core\Cause\Link;
+use MuteTapper\Core\Knowledge\Link;
 use MuteTapper\Core\Quantity\Normal;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Spring\SheetColumn as C;

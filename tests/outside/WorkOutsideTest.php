@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Tests\Outside;
 
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Photograph\Annotation;
 use MuteTapper\Core\Photograph\Measurer;
 use MuteTapper\Core\Photograph\Shape;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Core\Before;
 
+use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Before\BeforeAssessor;
 use MuteTapper\Core\Before\BeforeSheet;
 use MuteTapper\Core\Before\Cams;
 use MuteTapper\Core\Before\LashChange;
 use MuteTapper\Core\Before\LashOrder;
 use MuteTapper\Core\Before\TestColumn as T;
-use MuteTapper\Core\CaseFile\Assessment;
 use MuteTapper\Core\Engine\Station;
 use MuteTapper\Core\Spring\SheetColumn;
 use MuteTapper\Core\Verdict\Margin;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Core\Calculation;
 
-use MuteTapper\Core\Calculation\Calculations;
+use MuteTapper\Core\Assessment\Calculations;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Quantity\Unit;

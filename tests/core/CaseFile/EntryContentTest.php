@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Core\CaseFile;
 
+use MuteTapper\Core\Assessment\EntryContent;
 use MuteTapper\Core\CaseFile\CaseFile;
-use MuteTapper\Core\CaseFile\EntryContent;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\RunLog\ColumnOfLog;
 use MuteTapper\Core\RunLog\LogFormat;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Core\CaseFile;
 
+use MuteTapper\Core\Assessment\NextAct;
+use MuteTapper\Core\Assessment\Progress;
+use MuteTapper\Core\Assessment\Step;
+use MuteTapper\Core\Assessment\StepProgress;
 use MuteTapper\Core\Before\TestColumn;
-use MuteTapper\Core\CaseFile\NextAct;
-use MuteTapper\Core\CaseFile\Progress;
-use MuteTapper\Core\CaseFile\Step;
-use MuteTapper\Core\CaseFile\StepProgress;
 use MuteTapper\Core\CaseFile\Story;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Part;
-use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Spring\SheetColumn as C;
 use MuteTapper\Core\Teardown\Pieces;
 use MuteTapper\Tests\Core\Example;

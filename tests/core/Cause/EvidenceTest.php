@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Core\Cause;
 
-use MuteTapper\Core\CaseFile\Assessment;
+use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Cause\BenchEvidence;
 use MuteTapper\Core\Cause\Item;
 use MuteTapper\Core\Cause\ItemKind;
-use MuteTapper\Core\Evidence\Severity;
+use MuteTapper\Core\Entry\Severity;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;

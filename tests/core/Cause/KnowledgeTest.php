@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Core\Cause;
 
-use MuteTapper\Core\Cause\Link;
-use MuteTapper\Core\Cause\Network;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Evidence\SeenBy;
+use MuteTapper\Core\Knowledge\Link;
+use MuteTapper\Core\Knowledge\Network;
+use MuteTapper\Core\Knowledge\SeenBy;
 use MuteTapper\Tests\Core\Example;
 use PHPUnit\Framework\TestCase;
 

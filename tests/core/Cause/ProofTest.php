@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Core\Cause;
 
-use MuteTapper\Core\CaseFile\Assessment;
-use MuteTapper\Core\Cause\Link;
+use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Cause\Model;
-use MuteTapper\Core\Cause\Network;
 use MuteTapper\Core\Cause\Ranker;
 use MuteTapper\Core\Cause\Standing;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Knowledge\Link;
+use MuteTapper\Core\Knowledge\Network;
 use MuteTapper\Tests\Core\Example;
 use PHPUnit\Framework\TestCase;
 

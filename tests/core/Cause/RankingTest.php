@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Core\Cause;
 
-use MuteTapper\Core\CaseFile\Assessment;
+use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Cause\LedgerMaker;
 use MuteTapper\Core\Cause\RankedCause;
 use MuteTapper\Core\Cause\Ranking;

@@ -6,11 +6,11 @@ namespace MuteTapper\Tests\Core\Evidence;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Evidence\Entry;
-use MuteTapper\Core\Evidence\EntryKind;
-use MuteTapper\Core\Evidence\EntryLog;
-use MuteTapper\Core\Evidence\Gauge;
-use MuteTapper\Core\Evidence\Slot;
+use MuteTapper\Core\Entry\Entry;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\EntryLog;
+use MuteTapper\Core\Entry\Gauge;
+use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Tests\Core\Example;

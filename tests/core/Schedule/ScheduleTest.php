@@ -6,7 +6,7 @@ namespace MuteTapper\Tests\Core\Schedule;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Schedule\Promise;
 use MuteTapper\Core\Schedule\Readiness;
 use MuteTapper\Core\Schedule\Schedule;

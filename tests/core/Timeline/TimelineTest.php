@@ -6,7 +6,7 @@ namespace MuteTapper\Tests\Core\Timeline;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Evidence\EntryKind;
+use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Timeline\Carry;
 use MuteTapper\Core\Timeline\Component;
 use MuteTapper\Core\Timeline\Event;

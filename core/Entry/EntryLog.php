@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Entry;
+
+use MuteTapper\Core\Document\BadDocument;
+
+/**
+ * All entries of a case in the order in which they were recorded. Invariant: ids are unique, and each entry supersedes
+ * exactly the head that its slot had when it was recorded.
+ */
+final readonly class EntryLog
+{
+    /**
+     * @param list<Entry> $entries
+     * @param array<string, Entry> $heads the newest entry of each slot, withdrawals included
+     */
+    private function __construct(public array $entries, private array $heads)
+    {
+    }
+
+    /**
+     * @param list<Entry> $entries
+     *
+     * @throws BadDocument naming the entry that breaks the chain of its slot
+     */
+    public static function of(array $entries): self
+    {
+        $heads = $ids = [];
+        foreach ($entries as $i => $entry) {
+            $key = $entry->slot->key();
+            if (isset($ids[$entry->id])) {
+                throw BadDocument::at('/entries/'.$i.'/id', sprintf('the entry %s occurs twice.', $entry->id));
+            }
+            if ($entry->supersedes !== ($heads[$key]->id ?? null)) {
+                throw BadDocument::at('/entries/'.$i.'/supersedes', sprintf('the slot %s is headed by %s at this point; the entry says %s.', $key, $heads[$key]->id ?? 'nothing', $entry->supersedes ?? 'nothing'));
+            }
+            $ids[$entry->id] = true;
+            $heads[$key] = $entry;
+        }
+
+        return new self($entries, $heads);
+    }
+
+    /**
+     * A log of which only the heads are at hand, as the database keeps them: enough to judge a case.
+     *
+     * @param list<Entry> $heads
+     */
+    public static function ofHeads(array $heads): self
+    {
+        $byKey = [];
+        foreach ($heads as $entry) {
+            $byKey[$entry->slot->key()] = $entry;
+        }
+
+        return new self($heads, $byKey);
+    }
+
+    public function headOf(Slot $slot): ?Entry
+    {
+        $head = $this->heads[$slot->key()] ?? null;
+
+        return $head?->kind === EntryKind::Withdrawal ? null : $head;
+    }
+
+    /** @return list<Entry> the entries of a kind that stand, in the order of their slots' first use */
+    public function standing(EntryKind $kind): array
+    {
+        return array_values(array_filter($this->heads, static fn (Entry $entry): bool => $entry->kind === $kind));
+    }
+}

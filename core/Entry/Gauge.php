@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Entry;
+
+use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Quantity\Quantity;
+use MuteTapper\Core\Quantity\Uncertain;
+use MuteTapper\Core\Quantity\Unit;
+
+/**
+ * What a gauge is worth. Half-widths, each rectangular: zero and gain are common to all its readings, repeat is
+ * independent. Defaults [practice]; the figures used are stored with each reading.
+ */
+final readonly class Gauge
+{
+    private function __construct(
+        public string $code,
+        public string $label,
+        public Unit $unit,
+        public float $zero,
+        public float $gain,
+        public float $gainFloor,
+        public float $repeat,
+        public float $repeatRelative,
+        public string $stated,
+    ) {
+    }
+
+    public static function fromNode(Node $node): self
+    {
+        $number = static fn (string $key): float => $node->maybe($key)?->number() ?? 0.0;
+
+        return new self(
+            $node->get('code')->word(),
+            $node->get('label')->word(),
+            $node->get('unit')->choice(Unit::class),
+            $number('zero'),
+            $number('gain'),
+            $number('gain_floor'),
+            $number('repeat'),
+            $number('repeat_relative'),
+            $node->get('stated')->word(),
+        );
+    }
+
+    /** @return array<string, mixed> in the shape that fromNode reads */
+    public function toArray(): array
+    {
+        return [
+            'code' => $this->code, 'label' => $this->label, 'unit' => $this->unit->value, 'zero' => $this->zero, 'gain' => $this->gain,
+            'gain_floor' => $this->gainFloor, 'repeat' => $this->repeat, 'repeat_relative' => $this->repeatRelative, 'stated' => $this->stated,
+        ];
+    }
+
+    /** Half-width within which two readings of one thing agree, SI. */
+    public function repeatSi(): float
+    {
+        return $this->repeat * $this->unit->siFactor();
+    }
+
+    /** A reading of this gauge with the uncertainty that comes with it. */
+    public function reading(Quantity $quantity, string $readingId): Uncertain
+    {
+        $si = $this->unit->siFactor();
+        $common = max($this->gain * abs($quantity->si), $this->gainFloor * $si);
+        $repeat = max($this->repeat * $si, $this->repeatRelative * abs($quantity->si));
+
+        return Uncertain::of($quantity, [
+            'gauge '.$this->code.' zero' => Uncertain::fromHalfWidth($this->zero * $si),
+            'gauge '.$this->code.' gain' => Uncertain::fromHalfWidth($common),
+            'reading '.$readingId => Uncertain::fromHalfWidth($repeat),
+        ]);
+    }
+}

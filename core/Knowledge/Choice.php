@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Knowledge;
+
+use MuteTapper\Core\Document\BadDocument;
+use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Entry\Severity;
+
+/** One answer to a question, what it means, and the sign it amounts to, if any. */
+final readonly class Choice
+{
+    private function __construct(public string $code, public string $label, public string $meaning, public ?string $sign, public ?Severity $severity)
+    {
+    }
+
+    /** @throws BadDocument */
+    public static function fromNode(Node $node): self
+    {
+        return new self(
+            $node->get('code')->word(), $node->get('label')->word(), $node->get('meaning')->word(1000),
+            $node->maybe('sign')?->word(), $node->maybe('severity')?->choice(Severity::class),
+        );
+    }
+}

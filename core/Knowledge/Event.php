@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Knowledge;
+
+use MuteTapper\Core\Document\Node;
+
+/** A mechanism or consequence between causes and signs. Its marks hang on it, so that correlated marks count once. */
+final readonly class Event
+{
+    /** @param list<Link> $parents */
+    private function __construct(public string $code, public string $label, public string $mode, public array $parents)
+    {
+    }
+
+    public static function fromNode(Node $node): self
+    {
+        return new self(
+            $node->get('code')->word(),
+            $node->get('label')->word(),
+            $node->get('mode')->word(),
+            array_map(static fn (Node $link): Link => Link::fromNode($link), $node->get('parents')->items()),
+        );
+    }
+}
