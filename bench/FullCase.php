@@ -49,7 +49,7 @@ final class FullCase
             foreach (SheetColumn::cases() as $column) {
                 foreach ($column->isByCoil() ? ['outer', 'inner'] : [null] as $coil) {
                     $range = $column->range();
-                    $value = ['number' => $range->least->si + (0.3 + 0.01 * ($i % 7)) * ($range->most->si - $range->least->si), 'unit' => $range->dimension()->siUnit()->value, 'decimals' => 5];
+                    $value = ['number' => $range->least->base + (0.3 + 0.01 * ($i % 7)) * ($range->most->base - $range->least->base), 'unit' => $range->dimension()->baseUnit()->value, 'decimals' => 5];
                     $at = $column->isAtHeight() ? ['at' => ['number' => SheetColumn::SeatLoad === $column ? 0.045 : 0.033, 'unit' => 'm', 'decimals' => 4]] : [];
                     $entries[] = self::entry('reading', $station->code(), $column->part()->value, $column->value, $coil, ['value' => $value, 'gauge' => self::knowledge()->gauges[$column->gauge()]->toArray()] + $at);
                 }

@@ -86,7 +86,7 @@ final class Calculations
         }
 
         return new Given(
-            Uncertain::of(Quantity::of($node->get('number')->number(), $unit), [$node->pointer => Uncertain::fromHalfWidth($halfWidth * $unit->siFactor())]),
+            Uncertain::of(Quantity::of($node->get('number')->number(), $unit), [$node->pointer => Uncertain::fromHalfWidth($halfWidth * $unit->baseFactor())]),
             $node->maybe('origin')?->word() ?? 'given',
         );
     }

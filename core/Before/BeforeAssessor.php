@@ -60,7 +60,7 @@ final readonly class BeforeAssessor
                 $readings[$cylinder->code()] = $reading;
             }
         }
-        $highest = array_reduce($readings, static fn (?Given $best, Given $one): Given => $best === null || $one->value->si > $best->value->si ? $one : $best);
+        $highest = array_reduce($readings, static fn (?Given $best, Given $one): Given => $best === null || $one->value->base > $best->value->base ? $one : $best);
 
         return array_map(
             fn (string $place): Margin => $this->judge->margin('compression', $place, null, new CompressionShare(), ['compression' => $readings[$place] ?? null, 'highest' => count($readings) > 1 ? $highest : null]),

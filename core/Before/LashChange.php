@@ -23,7 +23,7 @@ final readonly class LashChange
     /** What the direction means. [practice] */
     public function meaning(): string
     {
-        $change = $this->margin->value()->si ?? 0.0;
+        $change = $this->margin->value()->base ?? 0.0;
 
         return match (true) {
             $this->margin->limit->quantity === 'pull_drift' => $change < 0 ? 'It falls behind the others: this spring loses its load.' : 'It gains on the others: look whether they lose theirs.',

@@ -77,7 +77,7 @@ final readonly class PullSet
     {
         $pulls = array_values($this->pulls[$station] ?? []);
 
-        return count($pulls) === 2 && abs($pulls[0]->typed->quantity()->si - $pulls[1]->typed->quantity()->si) > max($pulls[0]->gauge->repeatSi(), $pulls[1]->gauge->repeatSi());
+        return count($pulls) === 2 && abs($pulls[0]->typed->quantity()->base - $pulls[1]->typed->quantity()->base) > max($pulls[0]->gauge->repeatInBaseUnit(), $pulls[1]->gauge->repeatInBaseUnit());
     }
 
     /** The valve to be pulled next, in the order in which lash is set: one with fewer than two pulls, or with two that disagree. */

@@ -40,9 +40,9 @@ final class BenchEvidence
             };
             $value = $margin->value();
             if ($matches && $value !== null) {
-                $limit = $margin->limit->value()->si;
+                $limit = $margin->limit->value()->base;
                 $p = match ($what) {
-                    'contact' => self::contact($value, $margin->limit->lowest()->si),
+                    'contact' => self::contact($value, $margin->limit->lowest()->base),
                     'low' => self::below($value, -$limit),
                     'high' => 1 - self::below($value, $limit),
                     'off' => self::below($value, -$limit) + 1 - self::below($value, $limit),
@@ -81,18 +81,18 @@ final class BenchEvidence
     {
         $u = $margin->standard();
         if ($u <= 0.0) {
-            return 1 - max(0.0, min(1.0, $margin->si / $allowance));
+            return 1 - max(0.0, min(1.0, $margin->base / $allowance));
         }
         $area = static fn (float $z): float => $z * Normal::below($z) + Normal::density($z);
 
-        return 1 - $u / $allowance * ($area($margin->si / $u) - $area(($margin->si - $allowance) / $u));
+        return 1 - $u / $allowance * ($area($margin->base / $u) - $area(($margin->base - $allowance) / $u));
     }
 
     private static function below(Uncertain $value, float $bound): float
     {
         $u = $value->standard();
 
-        return $u > 0.0 ? Normal::below(($bound - $value->si) / $u) : ($value->si < $bound ? 1.0 : 0.0);
+        return $u > 0.0 ? Normal::below(($bound - $value->base) / $u) : ($value->base < $bound ? 1.0 : 0.0);
     }
 
     /** A load's departures from specification and from the middle value are one item: specification goes before. */

@@ -54,21 +54,21 @@ final readonly class Gauge
         ];
     }
 
-    /** Half-width within which two readings of one thing agree, SI. */
-    public function repeatSi(): float
+    /** Half-width within which two readings of one thing agree, in the base unit. */
+    public function repeatInBaseUnit(): float
     {
-        return $this->repeat * $this->unit->siFactor();
+        return $this->repeat * $this->unit->baseFactor();
     }
 
     /** A reading of this gauge with the uncertainty that comes with it. */
     public function reading(Quantity $quantity, string $readingId): Uncertain
     {
-        $si = $this->unit->siFactor();
-        $common = max($this->gain * abs($quantity->si), $this->gainFloor * $si);
-        $repeat = max($this->repeat * $si, $this->repeatRelative * abs($quantity->si));
+        $base = $this->unit->baseFactor();
+        $common = max($this->gain * abs($quantity->base), $this->gainFloor * $base);
+        $repeat = max($this->repeat * $base, $this->repeatRelative * abs($quantity->base));
 
         return Uncertain::of($quantity, [
-            'gauge '.$this->code.' zero' => Uncertain::fromHalfWidth($this->zero * $si),
+            'gauge '.$this->code.' zero' => Uncertain::fromHalfWidth($this->zero * $base),
             'gauge '.$this->code.' gain' => Uncertain::fromHalfWidth($common),
             'reading '.$readingId => Uncertain::fromHalfWidth($repeat),
         ]);

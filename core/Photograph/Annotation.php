@@ -38,7 +38,7 @@ final readonly class Annotation
         if ($shape === Shape::Scale && $known === null) {
             throw BadDocument::at('/text', 'a scale needs the distance between its two points, such as 10 mm or 0.500 in.');
         }
-        if ($known !== null && $known->quantity()->si <= 0) {
+        if ($known !== null && $known->quantity()->base <= 0) {
             throw BadDocument::at('/text', 'the distance of a scale is more than nought.');
         }
         if (($shape === Shape::Scale || $shape === Shape::Length) && $points[0] === $points[1]) {

@@ -69,7 +69,7 @@ final readonly class Measurer
             }
         }
 
-        return Uncertain::of(Quantity::si($of($points), $dimension), $contributions);
+        return Uncertain::of(Quantity::base($of($points), $dimension), $contributions);
     }
 
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Quantity;
 
-/** What kind of quantity a number is. Values inside the core are always in the dimension's SI unit. */
+/** What kind of quantity a number is. Values inside the core are always in the dimension's base unit. */
 enum Dimension: string
 {
     case Length = 'length';
@@ -21,7 +21,7 @@ enum Dimension: string
     case Percent = 'percent';
     case RotationSpeed = 'rotation_speed';
 
-    public function siUnit(): Unit
+    public function baseUnit(): Unit
     {
         return match ($this) {
             self::Length => Unit::Metre,

@@ -100,7 +100,7 @@ final readonly class EntryParser
     /** Examples of accepted forms, made from the middle of the plausible range. */
     private function accepted(PlausibleRange $range): string
     {
-        $middle = Quantity::si(($range->least->si + $range->most->si) / 2, $range->dimension());
+        $middle = Quantity::base(($range->least->base + $range->most->base) / 2, $range->dimension());
         $forms = match ($range->dimension()) {
             Dimension::Length => [[Unit::Inch, 3, 'in'], [Unit::Thou, 0, 'thou'], [Unit::Millimetre, 2, 'mm']],
             Dimension::Force => [[Unit::PoundForce, 1, 'lb'], [Unit::Newton, 0, 'N'], [Unit::KilogramForce, 1, 'kgf']],

@@ -9,14 +9,14 @@ final readonly class PlausibleRange
 {
     public function __construct(public Quantity $least, public Quantity $most)
     {
-        if ($least->dimension !== $most->dimension || $least->si >= $most->si) {
+        if ($least->dimension !== $most->dimension || $least->base >= $most->base) {
             throw new \DomainException('A plausible range needs two bounds of one dimension, the lesser first.');
         }
     }
 
     public function holds(Quantity $quantity): bool
     {
-        return $quantity->dimension === $this->least->dimension && $quantity->si >= $this->least->si && $quantity->si <= $this->most->si;
+        return $quantity->dimension === $this->least->dimension && $quantity->base >= $this->least->base && $quantity->base <= $this->most->base;
     }
 
     public function dimension(): Dimension

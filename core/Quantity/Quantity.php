@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Quantity;
 
-/** A finite number with its dimension, held in SI. */
+/** A finite number with its dimension, held in the dimension's base unit. */
 final readonly class Quantity
 {
-    private function __construct(public float $si, public Dimension $dimension)
+    private function __construct(public float $base, public Dimension $dimension, private bool $isDifference = false)
     {
     }
 
@@ -18,21 +18,27 @@ final readonly class Quantity
             throw new \DomainException('A quantity needs a finite number.');
         }
 
-        return new self($number * $unit->siFactor() + $unit->siOffset(), $unit->dimension());
+        return new self($number * $unit->baseFactor() + $unit->baseOffset(), $unit->dimension());
     }
 
-    public static function si(float $si, Dimension $dimension): self
+    public static function base(float $base, Dimension $dimension): self
     {
-        return self::of($si, $dimension->siUnit());
+        return self::of($base, $dimension->baseUnit());
     }
 
-    /** @throws \DomainException when the unit measures something else */
+    /** How far two quantities lie apart. Of temperatures it has no zero of the scale: 5 K are 9 °F. */
+    public static function difference(float $base, Dimension $dimension): self
+    {
+        return new self($base, $dimension, true);
+    }
+
+    /** @throws WrongDimension when the unit measures something else */
     public function in(Unit $unit): float
     {
         if ($unit->dimension() !== $this->dimension) {
-            throw new \DomainException(sprintf('A %s cannot be shown in %s.', $this->dimension->value, $unit->value));
+            throw WrongDimension::shown($this->dimension, $unit);
         }
 
-        return ($this->si - $unit->siOffset()) / $unit->siFactor();
+        return ($this->base - ($this->isDifference ? 0.0 : $unit->baseOffset())) / $unit->baseFactor();
     }
 }

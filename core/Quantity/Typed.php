@@ -16,9 +16,9 @@ final readonly class Typed
         return Quantity::of($this->number, $this->unit);
     }
 
-    /** Half a step of the last digit typed, SI: all that is known of the precision of a figure quoted from paper. */
+    /** Half a step of the last digit typed, in the base unit: all that is known of the precision of a figure quoted from paper. */
     public function halfLastDigit(): float
     {
-        return 0.5 * 10 ** -$this->decimals * $this->unit->siFactor();
+        return 0.5 * 10 ** -$this->decimals * $this->unit->baseFactor();
     }
 }

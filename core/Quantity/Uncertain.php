@@ -8,27 +8,27 @@ namespace MuteTapper\Core\Quantity;
  * A value with its standard uncertainty, first order [pub: JCGM 100:2008 GUM].
  *
  * Invariant: `contributions` maps the name of an independent source of error to the signed standard uncertainty that
- * this source gives to the value, in SI. Two values that share a source are correlated through it, so sums and
+ * this source gives to the value, in the base unit. Two values that share a source are correlated through it, so sums and
  * differences of readings from one gauge come out right without a covariance table.
  */
 final readonly class Uncertain
 {
     /** @param array<string, float> $contributions */
-    private function __construct(public float $si, public Dimension $dimension, public array $contributions)
+    private function __construct(public float $base, public Dimension $dimension, public array $contributions, private bool $isDifference = false)
     {
     }
 
     public static function exact(Quantity $quantity): self
     {
-        return new self($quantity->si, $quantity->dimension, []);
+        return new self($quantity->base, $quantity->dimension, []);
     }
 
     /**
-     * @param array<string, float> $contributions signed standard uncertainty in SI by source
+     * @param array<string, float> $contributions signed standard uncertainty in the base unit by source
      */
     public static function of(Quantity $quantity, array $contributions): self
     {
-        return new self($quantity->si, $quantity->dimension, array_filter($contributions, static fn (float $u): bool => $u !== 0.0));
+        return new self($quantity->base, $quantity->dimension, array_filter($contributions, static fn (float $u): bool => $u !== 0.0));
     }
 
     /** Half-width of a rectangular distribution to standard uncertainty: a/√3. */
@@ -39,10 +39,10 @@ final readonly class Uncertain
 
     public function quantity(): Quantity
     {
-        return Quantity::si($this->si, $this->dimension);
+        return $this->isDifference ? Quantity::difference($this->base, $this->dimension) : Quantity::base($this->base, $this->dimension);
     }
 
-    /** Standard uncertainty u, SI. */
+    /** Standard uncertainty u, in the base unit. */
     public function standard(): float
     {
         return sqrt(array_sum(array_map(static fn (float $u): float => $u * $u, $this->contributions)));
@@ -51,45 +51,45 @@ final readonly class Uncertain
     /** Expanded uncertainty U = 2u, as shown after ± everywhere. */
     public function expanded(): Quantity
     {
-        return Quantity::si(2 * $this->standard(), $this->dimension);
+        return Quantity::difference(2 * $this->standard(), $this->dimension);
     }
 
     public function plus(self $other): self
     {
-        return $this->combine($this->si + $other->si, 1.0, $other, 1.0, $this->same($other));
+        return $this->combine($this->base + $other->base, 1.0, $other, 1.0, $this->same($other), $this->isDifference && $other->isDifference);
     }
 
     public function minus(self $other): self
     {
-        return $this->combine($this->si - $other->si, 1.0, $other, -1.0, $this->same($other));
+        return $this->combine($this->base - $other->base, 1.0, $other, -1.0, $this->same($other), $this->isDifference || !$other->isDifference);
     }
 
     public function times(self $other, Dimension $result): self
     {
-        return $this->combine($this->si * $other->si, $other->si, $other, $this->si, $result);
+        return $this->combine($this->base * $other->base, $other->base, $other, $this->base, $result);
     }
 
-    /** @throws \DomainException when the divisor is zero */
+    /** @throws DivisionByNothing */
     public function dividedBy(self $other, Dimension $result): self
     {
-        if ($other->si === 0.0) {
-            throw new \DomainException('The two values do not differ: division by nothing.');
+        if ($other->base === 0.0) {
+            throw new DivisionByNothing();
         }
 
-        return $this->combine($this->si / $other->si, 1 / $other->si, $other, -$this->si / $other->si ** 2, $result);
+        return $this->combine($this->base / $other->base, 1 / $other->base, $other, -$this->base / $other->base ** 2, $result);
     }
 
     public function scaled(float $factor): self
     {
-        return new self($this->si * $factor, $this->dimension, array_map(static fn (float $u): float => $u * $factor, $this->contributions));
+        return new self($this->base * $factor, $this->dimension, array_map(static fn (float $u): float => $u * $factor, $this->contributions), $this->isDifference);
     }
 
     /** The value raised to an exact power. */
     public function toThe(int $power, Dimension $result): self
     {
-        $slope = $power * $this->si ** ($power - 1);
+        $slope = $power * $this->base ** ($power - 1);
 
-        return new self($this->si ** $power, $result, array_map(static fn (float $u): float => $u * $slope, $this->contributions));
+        return new self($this->base ** $power, $result, array_map(static fn (float $u): float => $u * $slope, $this->contributions));
     }
 
     /**
@@ -99,7 +99,7 @@ final readonly class Uncertain
      */
     public static function median(array $values): self
     {
-        usort($values, static fn (self $a, self $b): int => $a->si <=> $b->si);
+        usort($values, static fn (self $a, self $b): int => $a->base <=> $b->base);
         $middle = intdiv(count($values), 2);
 
         return count($values) % 2 === 1 ? $values[$middle] : $values[$middle - 1]->plus($values[$middle])->scaled(0.5);
@@ -108,19 +108,19 @@ final readonly class Uncertain
     private function same(self $other): Dimension
     {
         if ($other->dimension !== $this->dimension) {
-            throw new \DomainException(sprintf('A %s and a %s cannot be added.', $this->dimension->value, $other->dimension->value));
+            throw WrongDimension::added($this->dimension, $other->dimension);
         }
 
         return $this->dimension;
     }
 
-    private function combine(float $si, float $slope, self $other, float $otherSlope, Dimension $dimension): self
+    private function combine(float $base, float $slope, self $other, float $otherSlope, Dimension $dimension, bool $isDifference = false): self
     {
         $contributions = array_map(static fn (float $u): float => $u * $slope, $this->contributions);
         foreach ($other->contributions as $source => $u) {
             $contributions[$source] = ($contributions[$source] ?? 0.0) + $u * $otherSlope;
         }
 
-        return new self($si, $dimension, $contributions);
+        return new self($base, $dimension, $contributions, $isDifference);
     }
 }

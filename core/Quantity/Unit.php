@@ -66,8 +66,8 @@ enum Unit: string
         };
     }
 
-    /** How many SI units one of this unit is. */
-    public function siFactor(): float
+    /** How many base units one of this unit is. */
+    public function baseFactor(): float
     {
         return match ($this) {
             self::Metre, self::Newton, self::NewtonPerMetre, self::Pascal, self::One, self::Percent, self::RevolutionPerMinute,
@@ -92,8 +92,8 @@ enum Unit: string
         };
     }
 
-    /** What the SI figure is where this unit reads nought: temperatures alone do not start at nought. */
-    public function siOffset(): float
+    /** What the base unit reads where this unit reads nought: temperatures alone do not start at nought. */
+    public function baseOffset(): float
     {
         return match ($this) {
             self::DegreeCelsius => self::CELSIUS_ZERO,

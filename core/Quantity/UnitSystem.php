@@ -28,7 +28,7 @@ enum UnitSystem: string
             [self::Inch, Dimension::Temperature] => Unit::DegreeFahrenheit,
             [self::Metric, Dimension::Temperature] => Unit::DegreeCelsius,
             [self::Inch, Dimension::Viscosity], [self::Metric, Dimension::Viscosity] => Unit::SquareMillimetrePerSecond,
-            default => $dimension->siUnit(),
+            default => $dimension->baseUnit(),
         };
     }
 

@@ -52,7 +52,7 @@ final class RateFromTwoLoads implements Calculation
     public function compute(Values $values): Uncertain
     {
         $travel = $values->one('height_seat')->minus($values->one('height_open'));
-        if ($travel->si <= 0) {
+        if ($travel->base <= 0) {
             throw new \DomainException('The open height must be less than the seat height.');
         }
 

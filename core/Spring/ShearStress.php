@@ -53,10 +53,10 @@ final class ShearStress implements Calculation
     {
         $wire = $values->one('wire_diameter');
         $index = $values->one('mean_diameter')->dividedBy($wire, Dimension::Ratio);
-        if ($index->si <= 1.5) {
+        if ($index->base <= 1.5) {
             throw new \DomainException('The mean coil diameter must be well above the wire diameter.');
         }
-        $one = Uncertain::exact(Quantity::si(1, Dimension::Ratio));
+        $one = Uncertain::exact(Quantity::base(1, Dimension::Ratio));
         $wahl = $index->scaled(4)->minus($one)->dividedBy($index->scaled(4)->minus($one->scaled(4)), Dimension::Ratio)
             ->plus($one->scaled(0.615)->dividedBy($index, Dimension::Ratio));
 

@@ -175,7 +175,7 @@ final class SpringAssessor
         $found = $reading?->height();
         $wanted = $claim?->height();
         $load = $reading?->given();
-        if ($found !== null && $wanted !== null && abs($found->value->si - $wanted->value->si) > self::SAME_HEIGHT) {
+        if ($found !== null && $wanted !== null && abs($found->value->base - $wanted->value->base) > self::SAME_HEIGHT) {
             $load = $this->derive($place, $column->value.'_at_claimed_height.'.$coil, new LoadAtHeight(), [
                 'load' => $load, 'height' => $found, 'rate' => ($this->derived[$place]['rate.'.$coil] ?? null)?->asGiven(), 'wanted_height' => $wanted,
             ]);

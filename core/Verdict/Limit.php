@@ -72,7 +72,7 @@ final readonly class Limit
     {
         $lowest = $this->value();
         foreach ($this->schools as $limit) {
-            $lowest = $limit->si < $lowest->si ? $limit : $lowest;
+            $lowest = $limit->base < $lowest->base ? $limit : $lowest;
         }
 
         return $lowest;
@@ -82,28 +82,28 @@ final readonly class Limit
     public function probabilityGood(Uncertain $value): float
     {
         $u = $value->standard();
-        $limit = $this->value()->si;
-        $below = static fn (float $bound): float => $u > 0.0 ? Normal::below(($bound - $value->si) / $u) : ($value->si <= $bound ? 1.0 : 0.0);
+        $limit = $this->value()->base;
+        $below = static fn (float $bound): float => $u > 0.0 ? Normal::below(($bound - $value->base) / $u) : ($value->base <= $bound ? 1.0 : 0.0);
 
         return match ($this->side) {
-            Side::AtLeast => $u > 0.0 ? Normal::below(($value->si - $limit) / $u) : ($value->si >= $limit ? 1.0 : 0.0),
+            Side::AtLeast => $u > 0.0 ? Normal::below(($value->base - $limit) / $u) : ($value->base >= $limit ? 1.0 : 0.0),
             Side::AtMost => $below($limit),
-            Side::Within => $u > 0.0 ? $below($limit) - $below(-$limit) : (abs($value->si) <= $limit ? 1.0 : 0.0),
+            Side::Within => $u > 0.0 ? $below($limit) - $below(-$limit) : (abs($value->base) <= $limit ? 1.0 : 0.0),
         };
     }
 
     public function verdict(Uncertain $value): Verdict
     {
-        return Verdict::of($this->probabilityGood($value), $this->distanceInside($value->si) < $this->caution->si);
+        return Verdict::of($this->probabilityGood($value), $this->distanceInside($value->base) < $this->caution->base);
     }
 
-    /** How far a value lies on the good side of the limit, SI; negative when it is outside. */
-    public function distanceInside(float $si): float
+    /** How far a value lies on the good side of the limit, in the base unit; negative when it is outside. */
+    public function distanceInside(float $base): float
     {
         return match ($this->side) {
-            Side::AtLeast => $si - $this->value()->si,
-            Side::AtMost => $this->value()->si - $si,
-            Side::Within => $this->value()->si - abs($si),
+            Side::AtLeast => $base - $this->value()->base,
+            Side::AtMost => $this->value()->base - $base,
+            Side::Within => $this->value()->base - abs($base),
         };
     }
 

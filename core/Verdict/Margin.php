@@ -46,6 +46,6 @@ final readonly class Margin
     /** The value lies so far past the limit that it deserves a note, not a verdict. */
     public function isNoted(): bool
     {
-        return $this->limit->noteAbove !== null && $this->value() !== null && $this->value()->si > $this->limit->noteAbove->si;
+        return $this->limit->noteAbove !== null && $this->value() !== null && $this->value()->base > $this->limit->noteAbove->base;
     }
 }

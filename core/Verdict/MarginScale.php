@@ -32,19 +32,19 @@ final readonly class MarginScale
     {
         $goodIsRight = $limit->side === Side::AtLeast;
         $notch = $goodIsRight ? self::NOTCH : 1 - self::NOTCH;
-        $span = $limit->span->si;
-        $from = $limit->value()->si - $notch * $span;
-        $at = static fn (float $si): float => ($si - $from) / $span;
+        $span = $limit->span->base;
+        $from = $limit->value()->base - $notch * $span;
+        $at = static fn (float $base): float => ($base - $from) / $span;
         $others = [];
         foreach ($limit->schools as $school => $other) {
-            if ($school !== $limit->ruling && $at($other->si) >= 0 && $at($other->si) <= 1) {
-                $others[] = ['school' => $school, 'at' => $at($other->si)];
+            if ($school !== $limit->ruling && $at($other->base) >= 0 && $at($other->base) <= 1) {
+                $others[] = ['school' => $school, 'at' => $at($other->base)];
             }
         }
         if ($value === null) {
             return new self($notch, $goodIsRight, null, null, null, null, $others, $from, $from + $span);
         }
-        $figure = $limit->side === Side::Within ? abs($value->si) : $value->si;
+        $figure = $limit->side === Side::Within ? abs($value->base) : $value->base;
         $position = $at($figure);
         $offScale = $position < 0 ? 'low' : ($position > 1 ? 'high' : null);
         $clamp = static fn (float $x): float => max(0.0, min(1.0, $x));

@@ -43,7 +43,7 @@ final class SimulatedGauges implements GaugeFeed
     private function middleOf(string $quantity): array
     {
         $range = Columns::find($quantity)?->range() ?? throw new \OutOfBoundsException('Nothing is called '.$quantity);
-        $unit = $range->dimension()->siUnit() === Unit::Metre ? Unit::Inch : $range->dimension()->siUnit();
+        $unit = $range->dimension()->baseUnit() === Unit::Metre ? Unit::Inch : $range->dimension()->baseUnit();
         $middle = ($range->least->in($unit) + $range->most->in($unit)) / 2;
 
         return [$middle, $middle / 200, $unit, 3];

@@ -89,7 +89,7 @@ final readonly class MarginView
             $margin->verdict, $margin->verdict->words(), $margin->probabilityGood, $value,
             $limit->side, QuantityView::exact($limit->value(), $units), $limitWords, $limit->ruling,
             $scale->notch, $scale->goodIsRight, $scale->value, $scale->low, $scale->high, $scale->offScale, $scale->others,
-            $units->figure(Quantity::si($scale->from, $dimension)), $units->figure(Quantity::si($scale->to, $dimension)),
+            $units->figure(Quantity::base($scale->from, $dimension)), $units->figure(Quantity::base($scale->to, $dimension)),
             $margin->missing,
             self::sentence($margin, $case),
             sprintf('%s %s: %s, limit %s, %s', $label, $limit->title, $value === null ? 'not measured' : str_replace('±', 'plus or minus', $value->shown), $limitWords, $margin->verdict->words()),
@@ -103,7 +103,7 @@ final readonly class MarginView
         if ($value === null) {
             return 'Not measured: '.implode(', ', $margin->missing).' is missing.';
         }
-        $distance = $units->show(Quantity::si(abs($margin->limit->distanceInside($value->si)), $value->dimension));
+        $distance = $units->show(Quantity::base(abs($margin->limit->distanceInside($value->base)), $value->dimension));
         $sentence = match ($margin->verdict) {
             Verdict::Inside, Verdict::InsideClose => sprintf('Inside by %s.', $distance),
             Verdict::Outside, Verdict::OutsideClose => sprintf('Outside by %s.', $distance),

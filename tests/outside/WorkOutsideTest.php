@@ -79,7 +79,7 @@ final class WorkOutsideTest extends TestCase
         self::assertIsFloat($mean);
         self::assertIsFloat($deviation);
         $factor = Shape::Angle === $shape ? 1.0 : 1000.0;
-        self::assertEqualsWithDelta($mean, $own->si * $factor, 0.1 * $deviation);
+        self::assertEqualsWithDelta($mean, $own->base * $factor, 0.1 * $deviation);
         self::assertEqualsWithDelta($deviation, $own->standard() * $factor, 0.03 * $deviation);
     }
 
@@ -175,9 +175,9 @@ final class WorkOutsideTest extends TestCase
         foreach ([-40.0, 0.0, 68.0, 212.0, 451.5] as $fahrenheit) {
             $kelvin = trim((string) shell_exec(\sprintf("units --terse --output-format '%%.14g' 'tempF(%s)' K", $fahrenheit)));
             self::assertIsNumeric($kelvin);
-            self::assertEqualsWithDelta((float) $kelvin, Quantity::of($fahrenheit, Unit::DegreeFahrenheit)->si, 1e-9);
+            self::assertEqualsWithDelta((float) $kelvin, Quantity::of($fahrenheit, Unit::DegreeFahrenheit)->base, 1e-9);
             self::assertEqualsWithDelta($fahrenheit, Quantity::of($fahrenheit, Unit::DegreeFahrenheit)->in(Unit::DegreeFahrenheit), 1e-9);
         }
-        self::assertEqualsWithDelta(293.15, Quantity::of(20, Unit::DegreeCelsius)->si, 1e-12);
+        self::assertEqualsWithDelta(293.15, Quantity::of(20, Unit::DegreeCelsius)->base, 1e-12);
     }
 }

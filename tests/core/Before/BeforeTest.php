@@ -85,7 +85,7 @@ final class BeforeTest extends TestCase
             self::assertContains(self::margin($sheet, 'pull_from_middle', $good)->verdict, [Verdict::Inside, Verdict::InsideClose], $good);
         }
         self::assertSame(Verdict::Outside, self::margin($sheet, 'pull_from_middle', 'B3-E1')->verdict);
-        self::assertLessThan(-25, self::margin($sheet, 'pull_from_middle', 'B3-E1')->value()?->si);
+        self::assertLessThan(-25, self::margin($sheet, 'pull_from_middle', 'B3-E1')->value()?->base);
         self::assertSame([], $sheet->wantThird);
         self::assertNull($sheet->nextPull);
     }
@@ -132,7 +132,7 @@ final class BeforeTest extends TestCase
             $example->tests($cylinder, T::Compression, (string) $psi);
         }
         $sheet = self::sheet($example);
-        self::assertEqualsWithDelta(100 * 120 / 180, self::margin($sheet, 'compression', 'A2')->value()?->si, 1e-9);
+        self::assertEqualsWithDelta(100 * 120 / 180, self::margin($sheet, 'compression', 'A2')->value()?->base, 1e-9);
         self::assertSame(Verdict::Outside, self::margin($sheet, 'compression', 'A3')->verdict);
         self::assertSame(Verdict::Inside, self::margin($sheet, 'compression', 'B2')->verdict);
         self::assertSame(['Cylinder 3 and cylinder 5 are low together and stand side by side: look at the gasket between them.'], $sheet->remarks, 'cylinder 8 is low by itself');
@@ -147,7 +147,7 @@ final class BeforeTest extends TestCase
     public function testTheHotLeakDownGoesBeforeTheCold(): void
     {
         $example = self::eight()->tests('A1', T::LeakDown, '12', 'cold')->tests('A1', T::LeakDown, '35', 'hot')->tests('A2', T::LeakDown, '8', 'cold');
-        self::assertSame(35.0, self::margin(self::sheet($example), 'leak_down', 'A1')->value()?->si);
+        self::assertSame(35.0, self::margin(self::sheet($example), 'leak_down', 'A1')->value()?->base);
         self::assertSame(Verdict::Inside, self::margin(self::sheet($example), 'leak_down', 'A2')->verdict);
     }
 

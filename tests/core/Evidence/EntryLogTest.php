@@ -85,7 +85,7 @@ final class EntryLogTest extends TestCase
         $tester = Example::knowledge()->gauges['spring_tester'];
         $large = $tester->reading(Quantity::of(200, Unit::PoundForce), 'a');
         $small = $tester->reading(Quantity::of(20, Unit::PoundForce), 'b');
-        $pound = Unit::PoundForce->siFactor();
+        $pound = Unit::PoundForce->baseFactor();
         self::assertEqualsWithDelta(0.02 * 200 * $pound / sqrt(3), $large->contributions['gauge spring_tester gain'], 1e-9);
         self::assertEqualsWithDelta(1.0 * $pound / sqrt(3), $small->contributions['gauge spring_tester gain'], 1e-9);
         self::assertEqualsWithDelta(0.005 * 200 * $pound / sqrt(3), $large->contributions['reading a'], 1e-9);

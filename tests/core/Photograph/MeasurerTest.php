@@ -48,9 +48,9 @@ final class MeasurerTest extends TestCase
     public function testAnAngleNeedsNoScale(): void
     {
         $angle = Measurer::by(null)->measure(self::drawn(Shape::Angle, [[100, 0], [0, 0], [100, 100]]));
-        self::assertEqualsWithDelta(45.0, $angle?->si, 1e-9);
+        self::assertEqualsWithDelta(45.0, $angle?->base, 1e-9);
         $over = Measurer::by(null)->measure(self::drawn(Shape::Angle, [[-100, 10], [0, 0], [-100, -10]]));
-        self::assertEqualsWithDelta(2 * rad2deg(atan(0.1)), $over?->si, 1e-9, 'the smaller of the two angles');
+        self::assertEqualsWithDelta(2 * rad2deg(atan(0.1)), $over?->base, 1e-9, 'the smaller of the two angles');
     }
 
     public function testALargerPictureIsMeasuredBetter(): void

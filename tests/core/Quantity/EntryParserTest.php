@@ -41,7 +41,7 @@ final class EntryParserTest extends TestCase
     {
         $quantity = (new EntryParser($system))->parse($text, $column->range())->quantity();
         $scale = 'length' === $quantity->dimension->value ? 1000 : 1;
-        self::assertEqualsWithDelta($expected, $quantity->si * $scale, 1e-9);
+        self::assertEqualsWithDelta($expected, $quantity->base * $scale, 1e-9);
     }
 
     /** @return iterable<string, array{string, SheetColumn, string, list<string>}> text, column, words of the reason, offers */
@@ -104,12 +104,12 @@ final class EntryParserTest extends TestCase
             for ($i = 0; $i < 500; ++$i) {
                 $column = SheetColumn::cases()[mt_rand(0, \count(SheetColumn::cases()) - 1)];
                 $range = $column->range();
-                $si = $range->least->si + mt_rand(1, 999) / 1000 * ($range->most->si - $range->least->si);
-                $quantity = Quantity::si($si, $range->dimension());
+                $base = $range->least->base + mt_rand(1, 999) / 1000 * ($range->most->base - $range->least->base);
+                $quantity = Quantity::base($base, $range->dimension());
                 $shown = $system->figure($quantity);
                 $back = $parser->parse($shown, $range)->quantity();
-                $step = 10 ** -$system->decimalsOf($range->dimension()) * $system->unitOf($range->dimension())->siFactor();
-                self::assertEqualsWithDelta($si, $back->si, 0.5001 * $step);
+                $step = 10 ** -$system->decimalsOf($range->dimension()) * $system->unitOf($range->dimension())->baseFactor();
+                self::assertEqualsWithDelta($base, $back->base, 0.5001 * $step);
                 self::assertSame($shown, $system->figure($back));
             }
         }

@@ -12,15 +12,15 @@ use PHPUnit\Framework\TestCase;
 final class UncertainTest extends TestCase
 {
     /** @param array<string, float> $u */
-    private static function length(float $si, array $u): Uncertain
+    private static function length(float $base, array $u): Uncertain
     {
-        return Uncertain::of(Quantity::si($si, Dimension::Length), $u);
+        return Uncertain::of(Quantity::base($base, Dimension::Length), $u);
     }
 
     public function testIndependentSourcesAddInSquares(): void
     {
         $sum = self::length(1, ['a' => 3.0])->plus(self::length(2, ['b' => 4.0]));
-        self::assertSame(3.0, $sum->si);
+        self::assertSame(3.0, $sum->base);
         self::assertEqualsWithDelta(5.0, $sum->standard(), 1e-12);
     }
 
@@ -33,7 +33,7 @@ final class UncertainTest extends TestCase
     public function testACommonGainLeavesARatioExact(): void
     {
         $ratio = self::length(10, ['gain' => 0.2])->dividedBy(self::length(5, ['gain' => 0.1]), Dimension::Ratio);
-        self::assertSame(2.0, $ratio->si);
+        self::assertSame(2.0, $ratio->base);
         self::assertEqualsWithDelta(0.0, $ratio->standard(), 1e-12);
     }
 
@@ -57,16 +57,16 @@ final class UncertainTest extends TestCase
     public function testMedianTakesTheMiddleWithItsUncertainty(): void
     {
         $odd = Uncertain::median([self::length(3, ['c' => 0.3]), self::length(1, ['a' => 0.1]), self::length(2, ['b' => 0.2])]);
-        self::assertSame([2.0, 0.2], [$odd->si, $odd->standard()]);
+        self::assertSame([2.0, 0.2], [$odd->base, $odd->standard()]);
         $even = Uncertain::median([self::length(1, ['a' => 0.6]), self::length(4, ['d' => 9]), self::length(2, ['b' => 0.8]), self::length(0, [])]);
-        self::assertSame(1.5, $even->si);
+        self::assertSame(1.5, $even->base);
         self::assertEqualsWithDelta(0.5, $even->standard(), 1e-12);
     }
 
     public function testAddingALengthToAForceIsRefused(): void
     {
         $this->expectException(\DomainException::class);
-        self::length(1, [])->plus(Uncertain::exact(Quantity::si(1, Dimension::Force)));
+        self::length(1, [])->plus(Uncertain::exact(Quantity::base(1, Dimension::Force)));
     }
 
     public function testDividingByNothingIsRefused(): void

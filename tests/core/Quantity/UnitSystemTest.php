@@ -32,13 +32,13 @@ final class UnitSystemTest extends TestCase
     {
         foreach (Unit::cases() as $unit) {
             self::assertEqualsWithDelta(12.34, Quantity::of(12.34, $unit)->in($unit), 1e-12);
-            self::assertSame(1.0, $unit->dimension()->siUnit()->siFactor());
+            self::assertSame(1.0, $unit->dimension()->baseUnit()->baseFactor());
         }
     }
 
     public function testNonsenseIsRefused(): void
     {
-        foreach ([static fn () => Quantity::of(\NAN, Unit::Inch), static fn () => Quantity::of(1, Unit::Inch)->in(Unit::Newton), static fn () => new PlausibleRange(Quantity::si(2, Dimension::Length), Quantity::si(1, Dimension::Length))] as $nonsense) {
+        foreach ([static fn () => Quantity::of(\NAN, Unit::Inch), static fn () => Quantity::of(1, Unit::Inch)->in(Unit::Newton), static fn () => new PlausibleRange(Quantity::base(2, Dimension::Length), Quantity::base(1, Dimension::Length))] as $nonsense) {
             try {
                 $nonsense();
                 self::fail('It was accepted.');

@@ -210,7 +210,7 @@ final class LogTest extends TestCase
     {
         $given = static fn (float $number, Unit $unit): Given => new Given(Uncertain::exact(Quantity::of($number, $unit)), 'given');
         $trace = Trace::of(new EngineSpeedFromRoadSpeed(), Values::of(['road_speed' => $given(200, Unit::KilometrePerHour), 'overall_ratio' => $given(4.1, Unit::One), 'circumference' => $given(1950, Unit::Millimetre)]));
-        self::assertEqualsWithDelta(200_000 / 60 / 1.95 * 4.1, $trace->result->si, 1e-9);
+        self::assertEqualsWithDelta(200_000 / 60 / 1.95 * 4.1, $trace->result->base, 1e-9);
     }
 
     public function testTheUsualThresholdsComeFromTheEngine(): void

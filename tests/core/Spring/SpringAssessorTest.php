@@ -92,7 +92,7 @@ final class SpringAssessorTest extends TestCase
         $example = Example::pushrodEight()->claims('kind-E', C::SeatLoad, '130 lb', '1.800')
             ->measures('A1-E1', C::SeatLoad, '120 lb', '1.850')->measures('A1-E1', C::OpenLoad, '320 lb', '1.350');
         $departure = self::sheet($example)->margin('A1-E1', 'load_from_claim')?->value();
-        self::assertEqualsWithDelta(100 * (120 + 400 * 0.05 - 130) / 130, $departure?->si, 1e-9);
+        self::assertEqualsWithDelta(100 * (120 + 400 * 0.05 - 130) / 130, $departure?->base, 1e-9);
     }
 
     public function testTheMiddleValueNeedsFourComparableSprings(): void
@@ -108,7 +108,7 @@ final class SpringAssessorTest extends TestCase
         $example->measures('B1-E1', C::SeatLoad, '80', '1.800');
         $weak = self::sheet($example)->margin('B1-E1', 'load_from_middle');
         self::assertNotNull($weak);
-        self::assertEqualsWithDelta(100 * (80 - 119) / 119, $weak->value()?->si, 1e-9);
+        self::assertEqualsWithDelta(100 * (80 - 119) / 119, $weak->value()?->base, 1e-9);
         self::assertSame(Verdict::Outside, $weak->verdict);
     }
 

@@ -79,7 +79,7 @@ final class LimitTest extends TestCase
     public function testATwoSidedLimitCatchesBothSides(): void
     {
         $limit = Example::knowledge()->limits->of('load_from_claim', 'usual');
-        $percent = static fn (float $value): Uncertain => Uncertain::of(Quantity::si($value, Dimension::Percent), ['reading' => 0.5]);
+        $percent = static fn (float $value): Uncertain => Uncertain::of(Quantity::base($value, Dimension::Percent), ['reading' => 0.5]);
         self::assertSame(Verdict::Outside, $limit->verdict($percent(-14)));
         self::assertSame(Verdict::Outside, $limit->verdict($percent(14)));
         self::assertSame(Verdict::Inside, $limit->verdict($percent(-4)));
