@@ -14,7 +14,6 @@ use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\EntryLog;
 use MuteTapper\Core\Knowledge\Knowledge;
-use MuteTapper\Core\Spring\SheetColumn;
 
 /** A made-up case as large as one gets: 32 stations, every part looked at, inner and outer springs measured. */
 final class FullCase
@@ -25,8 +24,8 @@ final class FullCase
     public static function knowledge(): Knowledge
     {
         $files = [];
-        foreach (['signs', 'causes', 'events', 'limits', 'gauges', 'questions', 'steps'] as $name) {
-            $files[$name] = json_decode((string) file_get_contents(\dirname(__DIR__)."/core/knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR);
+        foreach (Knowledge::FILES as $name) {
+            $files[$name] = json_decode((string) file_get_contents(\dirname(__DIR__)."/core/Knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR);
         }
 
         return self::$knowledge ??= Knowledge::fromArray($files);
@@ -50,7 +49,7 @@ final class FullCase
                 foreach ($column->isByCoil() ? ['outer', 'inner'] : [null] as $coil) {
                     $range = $column->range();
                     $value = ['number' => $range->least->base + (0.3 + 0.01 * ($i % 7)) * ($range->most->base - $range->least->base), 'unit' => $range->dimension()->baseUnit()->value, 'decimals' => 5];
-                    $at = $column->isAtHeight() ? ['at' => ['number' => SheetColumn::SeatLoad === $column ? 0.045 : 0.033, 'unit' => 'm', 'decimals' => 4]] : [];
+                    $at = $column->isAtHeight() ? ['at' => ['number' => 'load_seat' === $column ? 0.045 : 0.033, 'unit' => 'm', 'decimals' => 4]] : [];
                     $entries[] = self::entry('reading', $station->code(), $column->part()->value, $column->value, $coil, ['value' => $value, 'gauge' => self::knowledge()->gauges[$column->gauge()]->toArray()] + $at);
                 }
             }

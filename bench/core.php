@@ -23,7 +23,7 @@ $doubled = FullCase::of(2);
 $typical = FullCase::typical();
 $assessedFull = Assessment::of($full, $knowledge);
 $assessedTypical = Assessment::of($typical, $knowledge);
-printf("full case: %d stations, %d readings, %d findings and looks, %d signs with evidence; typical: %d signs\n", count($full->engine->stations), FullCase::count($full, 'reading'), FullCase::count($full, 'finding') + FullCase::count($full, 'look'), count($assessedFull->items), count($assessedTypical->items));
+printf("full case: %d stations, %d readings, %d findings and looks, %d signs with evidence; typical: %d signs\n", count($full->engine->stations), FullCase::count($full, 'reading'), FullCase::count($full, 'finding') + FullCase::count($full, 'look'), count($assessedFull->items()), count($assessedTypical->items()));
 
 $times = Harness::time([
     'assessment of a full 32-station case' => static fn () => Assessment::of($full, $knowledge),

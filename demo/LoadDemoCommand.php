@@ -24,7 +24,6 @@ use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\RunLog\LogFormat;
 use MuteTapper\Core\RunLog\LogUse;
 use MuteTapper\Core\RunLog\Thresholds;
-use MuteTapper\Core\Spring\SheetColumn;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -96,8 +95,8 @@ final class LoadDemoCommand extends Command
                 $column = SheetColumn::from($code);
                 $height = $scenario->claims[0]['text'] ?? '';
                 $at = match ($column) {
-                    SheetColumn::SeatLoad => ['atText' => $height],
-                    SheetColumn::OpenLoad => ['atText' => number_format((float) $height - (float) $scenario->claims[3]['text'], 3, '.', '')],
+                    'load_seat' => ['atText' => $height],
+                    'load_open' => ['atText' => number_format((float) $height - (float) $scenario->claims[3]['text'], 3, '.', '')],
                     default => [],
                 };
                 $this->record($case, EntryKind::Reading, $column->slot($station->code(), 'outer'), ['text' => $text] + $at);

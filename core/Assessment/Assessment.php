@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Assessment;
 
-use MuteTapper\Core\Before\BeforeAssessor;
-use MuteTapper\Core\Before\BeforeSheet;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Cause\Evidence;
 use MuteTapper\Core\Cause\Item;
@@ -15,29 +13,33 @@ use MuteTapper\Core\Cause\Model;
 use MuteTapper\Core\Cause\Ranker;
 use MuteTapper\Core\Cause\Ranking;
 use MuteTapper\Core\Knowledge\Knowledge;
-use MuteTapper\Core\Spring\SpringAssessor;
-use MuteTapper\Core\Spring\SpringSheet;
+use MuteTapper\Core\Sheet\Bench;
 
-/** Everything derived from a case: a pure function of the case file and the knowledge. Never stored as truth. */
-final readonly class Assessment
+/** Everything derived from a case: a function of the case file and the knowledge alone, worked out when asked for. Never stored as truth. */
+final class Assessment
 {
-    /** @param array<string, Item> $items */
-    private function __construct(public CaseFile $case, public Knowledge $knowledge, public SpringSheet $springs, public BeforeSheet $before, public array $items)
+    /** @var array<string, Item>|null */
+    private ?array $items = null;
+    private ?Model $model = null;
+
+    private function __construct(public readonly CaseFile $case, public readonly Knowledge $knowledge, public readonly Bench $bench)
     {
     }
 
     public static function of(CaseFile $case, Knowledge $knowledge): self
     {
-        $springs = SpringAssessor::assess($case, $knowledge->limits);
+        return new self($case, $knowledge, Bench::of($case, AllSheets::get(), $knowledge->limits));
+    }
 
-        $before = BeforeAssessor::assess($case, $knowledge->limits);
-
-        return new self($case, $knowledge, $springs, $before, Evidence::gather($case, $springs, $before, array_values($knowledge->signs), $knowledge->questions));
+    /** @return array<string, Item> what is known of each sign */
+    public function items(): array
+    {
+        return $this->items ??= Evidence::gather($this->bench, $this->knowledge);
     }
 
     public function model(): Model
     {
-        return new Model($this->knowledge->network, $this->case->engine, $this->items);
+        return $this->model ??= new Model($this->knowledge->network, $this->case->engine, $this->items());
     }
 
     public function ranking(): Ranking

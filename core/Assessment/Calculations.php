@@ -4,38 +4,36 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Assessment;
 
-use MuteTapper\Core\Before;
 use MuteTapper\Core\Calculation\Calculation;
+use MuteTapper\Core\Calculation\Contradiction;
 use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Calculation\Input;
 use MuteTapper\Core\Calculation\Trace;
 use MuteTapper\Core\Calculation\Values;
-use MuteTapper\Core\Clearance;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Fit;
+use MuteTapper\Core\Guide\GuideCalculations;
+use MuteTapper\Core\Head\HeadCalculations;
+use MuteTapper\Core\Piston\PistonCalculations;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
-use MuteTapper\Core\RunLog;
-use MuteTapper\Core\Spring;
-use MuteTapper\Core\Valve;
+use MuteTapper\Core\RunLog\EngineSpeedFromRoadSpeed;
+use MuteTapper\Core\Spring\RateFromGeometry;
+use MuteTapper\Core\Spring\ShearStress;
+use MuteTapper\Core\Spring\SquarenessLimit;
 
 /** The registry: every calculation of the bench by its name. */
 final class Calculations
 {
-    /** @return list<Calculation> */
+    /** @return list<Calculation> those that sheets make use of, and those that stand by themselves */
     public static function all(): array
     {
-        return [
-            new Valve\NetLiftSolid(), new Valve\NetLiftHydraulic(),
-            new Spring\RateFromTwoLoads(), new Spring\LoadAtHeight(), new Spring\TravelToBind(), new Spring\Departure(),
-            new Spring\LoadDeparture(), new Spring\MiddleValue(), new Spring\RateFromGeometry(), new Spring\ShearStress(), new Spring\SquarenessLimit(), new Spring\InnerInstalledHeight(),
-            new Clearance\RetainerToSeal(), new Clearance\HeightAboveSpringSeat(), new Clearance\UsableLift(), new Clearance\GrowthClearance(),
-            new Before\CompressionShare(), new Before\LeakDown(), new Before\CamPhaseDeparture(), new Before\LashDrift(), new Before\PullDrift(),
-            new RunLog\EngineSpeedFromRoadSpeed(),
-            new Fit\SpringInPocket(), new Fit\StemInGuide(),
+        $standing = [
+            new RateFromGeometry(), new ShearStress(), new SquarenessLimit(), HeadCalculations::usableLift(), GuideCalculations::stemInGuide(), PistonCalculations::afterGrowth(), new EngineSpeedFromRoadSpeed(),
         ];
+
+        return array_values(AllSheets::get()->calculations() + array_combine(array_map(static fn (Calculation $one): string => $one->name(), $standing), $standing));
     }
 
     public static function named(string $name): ?Calculation
@@ -54,7 +52,7 @@ final class Calculations
      * these for a list input. Each half-width is an independent rectangular ±.
      *
      * @throws BadDocument
-     * @throws \DomainException
+     * @throws Contradiction
      */
     public static function run(Calculation $calculation, Node $document): Trace
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Before;
 
 use MuteTapper\Core\Calculation\Calculation;
+use MuteTapper\Core\Calculation\Contradiction;
 use MuteTapper\Core\Calculation\Input;
 use MuteTapper\Core\Calculation\Source;
 use MuteTapper\Core\Calculation\Values;
@@ -49,6 +50,10 @@ final class CompressionShare implements Calculation
 
     public function compute(Values $values): Uncertain
     {
+        if ($values->one('highest')->base <= 0.0) {
+            throw Contradiction::because('No cylinder has any compression: a gauge that is not screwed home, an open throttle or a cam that does not turn would do that. Test again.');
+        }
+
         return $values->one('compression')->dividedBy($values->one('highest'), Dimension::Percent)->scaled(100);
     }
 }

@@ -15,8 +15,11 @@ use MuteTapper\Core\Engine\ValveKind;
  */
 final readonly class LashOrder
 {
-    /** @param list<array{cylinder: Cylinder, overlap: ?Cylinder, stations: list<Station>}> $stops */
-    private function __construct(public array $stops, public bool $fromFiringOrder)
+    /**
+     * @param list<array{cylinder: Cylinder, overlap: ?Cylinder, stations: list<Station>}> $stops overlap: the cylinder whose valves rock
+     * @param bool|null $isEven whether the engine is known to fire evenly; without that the partner is only what even firing would make it
+     */
+    private function __construct(public array $stops, public bool $fromFiringOrder, public ?bool $isEven)
     {
     }
 
@@ -27,6 +30,7 @@ final readonly class LashOrder
             $byNumber[$cylinder->number] = $cylinder;
         }
         ksort($byNumber);
+        $isEven = $engine->firesEvenly();
         $known = $engine->firingOrder !== [];
         $order = $known ? $engine->firingOrder : array_keys($byNumber);
         $count = count($order);
@@ -34,12 +38,13 @@ final readonly class LashOrder
         foreach ($order as $i => $number) {
             $stations = array_values(array_filter($engine->stations, static fn (Station $station): bool => $station->cylinder->number === $number));
             usort($stations, static fn (Station $a, Station $b): int => [$a->kind === ValveKind::Exhaust, $a->ordinal] <=> [$b->kind === ValveKind::Exhaust, $b->ordinal]);
-            // One crank turn away in the firing order stands the cylinder whose valves rock at overlap: it shows which top dead centre this is.
-            $overlap = $known && $count % 2 === 0 ? $byNumber[$order[($i + $count / 2) % $count]] : null;
+            // One crank turn away stands the cylinder whose valves rock at overlap: it shows which top dead centre this is. Where the
+            // distances of firing are not equal, none may stand there.
+            $overlap = $known && $count % 2 === 0 && $isEven !== false ? $byNumber[$order[($i + $count / 2) % $count]] : null;
             $stops[] = ['cylinder' => $byNumber[$number], 'overlap' => $overlap, 'stations' => $stations];
         }
 
-        return new self($stops, $known);
+        return new self($stops, $known, $isEven);
     }
 
     /** @return list<Station> */

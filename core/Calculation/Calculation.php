@@ -28,6 +28,6 @@ interface Calculation
 
     public function source(): Source;
 
-    /** @throws \DomainException when the inputs contradict each other, in words for the person who gave them */
+    /** @throws Contradiction when the inputs cannot all be right */
     public function compute(Values $values): Uncertain;
 }

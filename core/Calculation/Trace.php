@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Calculation;
 
+use MuteTapper\Core\Quantity\DivisionByNothing;
 use MuteTapper\Core\Quantity\Uncertain;
+use MuteTapper\Core\Quantity\WrongDimension;
 
 /** A result with its reasoning: the calculation, every input with its origin, and what each contributes to the uncertainty. */
 final readonly class Trace
@@ -13,24 +15,46 @@ final readonly class Trace
     {
     }
 
-    /** @throws \DomainException */
+    /**
+     * @throws Contradiction when the values cannot all be right
+     * @throws WrongDimension
+     */
     public static function of(Calculation $calculation, Values $values): self
     {
         foreach ($calculation->inputs() as $input) {
             foreach ($values->all($input->name) as $value) {
                 if ($value->dimension !== $input->dimension) {
-                    throw new \DomainException(sprintf('The input “%s” must be a %s; a %s was given.', $input->name, $input->dimension->value, $value->dimension->value));
+                    throw WrongDimension::given($input->name, $input->dimension, $value->dimension);
                 }
             }
         }
 
-        return new self($calculation, $values, $calculation->compute($values));
+        try {
+            return new self($calculation, $values, $calculation->compute($values));
+        } catch (DivisionByNothing $nothing) {
+            throw Contradiction::because($nothing->getMessage());
+        }
     }
 
-    /** The result as an input of a further calculation. */
+    /** A value that was read or claimed, as its own reasoning. */
+    public static function asRead(Given $given): self
+    {
+        return self::of(new AsRead($given->value->dimension), Values::of(['value' => $given]));
+    }
+
+    /** The result as an input of a further calculation: it rests on what its inputs rest on, and shares their doubts. */
     public function asGiven(): Given
     {
-        return new Given($this->result, 'computed: '.$this->calculation->formula());
+        $bases = [Basis::Assumed];
+        $doubt = null;
+        foreach ($this->values->given as $list) {
+            foreach ($list as $given) {
+                $bases[] = $given->basis;
+                $doubt ??= $given->doubt;
+            }
+        }
+
+        return new Given($this->result, 'computed: '.$this->calculation->formula(), Basis::strongest($bases), $doubt, $this);
     }
 
     /**

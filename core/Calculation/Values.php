@@ -28,7 +28,7 @@ final readonly class Values
     /** @return non-empty-list<Uncertain> */
     public function all(string $name): array
     {
-        $given = $this->given[$name] ?? throw new \DomainException(sprintf('The input “%s” is missing.', $name));
+        $given = $this->given[$name] ?? throw new \LogicException(sprintf('The input “%s” is missing.', $name));
 
         return array_map(static fn (Given $value): Uncertain => $value->value, $given);
     }

@@ -4,73 +4,86 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Cause;
 
+use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Knowledge\BenchState;
+use MuteTapper\Core\Knowledge\ValueState;
 use MuteTapper\Core\Quantity\Normal;
 use MuteTapper\Core\Quantity\Uncertain;
-use MuteTapper\Core\Spring\SpringSheet;
-use MuteTapper\Core\Verdict\Margin;
+use MuteTapper\Core\Sheet\Bench;
+use MuteTapper\Core\Verdict\Limit;
 
 /**
- * What a bench margin says about the physical state, as a probability: not the verdict against a school's limit. A margin
+ * What the bench says about the physical state of a sign, as a probability: not the verdict against a school's limit. A margin
  * below a limit is not yet contact, and a small margin does not acquit.
  */
-final class BenchEvidence
+final readonly class BenchEvidence
 {
     /**
-     * Probability of a sign's physical state by station.
-     *
-     * @param string $state the sign's `bench` field: quantity, colon, state, such as `travel_to_bind:contact`
-     * @param list<Margin> $margins
-     *
-     * @return array<string, float> only places at which it was measured
+     * @param array<string, float> $sites probability of the state, only where it was measured
+     * @param bool $isRelative it compares within a set: it may accuse, and never acquits the set
      */
-    public static function probabilities(string $state, array $margins, SpringSheet $sheet): array
+    private function __construct(public array $sites, public bool $isRelative)
     {
-        if ($state === '') {
-            return [];
+    }
+
+    /**
+     * States of values in their order: where a more particular one speaks, the others are silent.
+     *
+     * @param list<BenchState> $states
+     */
+    public static function of(array $states, Bench $bench): self
+    {
+        $found = $answered = [];
+        $isRelative = $states !== [];
+        foreach ($states as $state) {
+            foreach (self::probabilities($state, $bench) as [$place, $index, $p]) {
+                if (!isset($answered[$place.'/'.$index])) {
+                    $answered[$place.'/'.$index] = true;
+                    $found[$place] = max($found[$place] ?? 0.0, $p);
+                    $isRelative = $isRelative && ($bench->sheets->judged[$state->value]->isRelative ?? false);
+                }
+            }
         }
-        [$quantity, $what] = explode(':', $state);
-        if ($quantity === 'inner_before_outer') {
-            return self::innerBeforeOuter($sheet);
-        }
+
+        return new self($found, $isRelative);
+    }
+
+    /** @return list<array{string, string, float}> place, index, probability */
+    private static function probabilities(BenchState $state, Bench $bench): array
+    {
         $found = [];
-        foreach ($margins as $margin) {
-            $matches = match ($quantity) {
-                'load' => self::isBestLoadMargin($margin, $sheet),
-                default => $margin->limit->quantity === $quantity,
-            };
+        if (!isset($bench->sheets->judged[$state->value])) {
+            foreach ($bench->case->engine->sites($bench->sheets->value($state->value)->site) as $place) {
+                $value = $bench->value($place, $state->value);
+                if ($value instanceof Given && $value->basis->isMeasured() && $state->state === ValueState::Negative) {
+                    $found[] = [$place, '', self::below($value->value, 0.0)];
+                }
+            }
+
+            return $found;
+        }
+        foreach ($bench->marginsOf($state->value) as $margin) {
             $value = $margin->value();
-            if ($matches && $value !== null) {
-                $limit = $margin->limit->value()->base;
-                $p = match ($what) {
-                    'contact' => self::contact($value, $margin->limit->lowest()->base),
-                    'low' => self::below($value, -$limit),
-                    'high' => 1 - self::below($value, $limit),
-                    'off' => self::below($value, -$limit) + 1 - self::below($value, $limit),
-                    'short' => self::below($value, $limit),
-                    default => throw new \LogicException('Unknown bench state '.$what),
-                };
-                $found[$margin->place] = max($found[$margin->place] ?? 0.0, $p);
+            if ($value !== null && $margin->because === null) {
+                $found[] = [$margin->place, $margin->index ?? '', self::probability($state->state, $value, $margin->limit)];
             }
         }
 
         return $found;
     }
 
-    /** @return array<string, float> probability that the inner spring has less travel than the outer */
-    private static function innerBeforeOuter(SpringSheet $sheet): array
+    private static function probability(ValueState $state, Uncertain $value, Limit $limit): float
     {
-        $found = [];
-        foreach ($sheet->margins as $margin) {
-            if ($margin->limit->quantity === 'travel_to_bind' && $margin->coil === 'inner') {
-                $inner = $margin->value();
-                $outer = $sheet->margin($margin->place, 'travel_to_bind', 'outer')?->value();
-                if ($inner !== null && $outer !== null) {
-                    $found[$margin->place] = self::below($inner->minus($outer), 0.0);
-                }
-            }
-        }
+        $bound = $limit->value()->base;
 
-        return $found;
+        return match ($state) {
+            ValueState::Contact => self::contact($value, $limit->leastDemanding()->base),
+            ValueState::Low => self::below($value, -$bound),
+            ValueState::High => 1 - self::below($value, $bound),
+            ValueState::Off => self::below($value, -$bound) + 1 - self::below($value, $bound),
+            ValueState::Short => self::below($value, $bound),
+            ValueState::Negative => self::below($value, 0.0),
+        };
     }
 
     /**
@@ -93,15 +106,5 @@ final class BenchEvidence
         $u = $value->standard();
 
         return $u > 0.0 ? Normal::below(($bound - $value->base) / $u) : ($value->base < $bound ? 1.0 : 0.0);
-    }
-
-    /** A load's departures from specification and from the middle value are one item: specification goes before. */
-    private static function isBestLoadMargin(Margin $margin, SpringSheet $sheet): bool
-    {
-        if ($margin->limit->quantity === 'load_from_claim') {
-            return true;
-        }
-
-        return $margin->limit->quantity === 'load_from_middle' && $sheet->margin($margin->place, 'load_from_claim', $margin->coil)?->value() === null;
     }
 }

@@ -10,7 +10,7 @@ namespace MuteTapper\Core\Cause;
  */
 final class Elimination
 {
-    /** @var list<array{factors: list<int>, steps: list<int>, maps: list<list<int>>, size: int, bit: int, causes: int, next: int|null}> */
+    /** @var list<array{factors: list<int>, steps: list<int>, maps: list<list<int>>, size: int, bit: int, causes: array<int, true>, next: int|null}> */
     private array $steps = [];
     /** @var list<int> factors without events */
     private array $constants = [];
@@ -46,7 +46,7 @@ final class Elimination
             $total *= $this->poweredTable($factor, $causes)[0];
         }
         foreach ($this->steps as $s => $plan) {
-            $message = $this->messages[$s][$causes & $plan['causes']] ??= $this->message($s, $causes, null, null, []);
+            $message = $this->messages[$s][AtWork::among($causes, $plan['causes'])] ??= $this->message($s, $causes, null, null, []);
             if ($plan['next'] === null) {
                 $total *= $message[0];
             }
@@ -75,7 +75,7 @@ final class Elimination
         $kept = &$this->transformed[$factor.' '.$name];
         $kept ??= [];
         foreach ($this->steps as $s => $plan) {
-            $key = $causes & $plan['causes'];
+            $key = AtWork::among($causes, $plan['causes']);
             if (isset($changed[$s])) {
                 $message = $kept[$s][$key] ??= $this->message($s, $causes, $factor, $transform, $kept);
             } else {
@@ -92,7 +92,7 @@ final class Elimination
     /** @return list<float> */
     public function table(int $factor, int $causes): array
     {
-        $key = $causes & $this->factors[$factor]->causes;
+        $key = AtWork::among($causes, $this->factors[$factor]->causes);
 
         return $this->tables[$factor][$key] ??= ($this->factors[$factor]->table)($key);
     }
@@ -117,7 +117,7 @@ final class Elimination
         if ($this->power === 1.0 || $this->factors[$factor]->sign === null) {
             return $this->table($factor, $causes);
         }
-        $key = $causes & $this->factors[$factor]->causes;
+        $key = AtWork::among($causes, $this->factors[$factor]->causes);
 
         return $this->powered[$factor][$key] ??= array_map(fn (float $f): float => $f ** $this->power, $this->table($factor, $causes));
     }
@@ -142,7 +142,7 @@ final class Elimination
             }
         }
         foreach ($plan['steps'] as $step) {
-            $stepKey = $causes & $this->steps[$step]['causes'];
+            $stepKey = AtWork::among($causes, $this->steps[$step]['causes']);
             $values = $transformed[$step][$stepKey] ?? $this->messages[$step][$stepKey];
             foreach ($plan['maps'][$m++] as $i => $j) {
                 $product[$i] *= $values[$j];
@@ -183,7 +183,7 @@ final class Elimination
             $union = array_values(array_unique(array_merge([$event], ...array_map(static fn (string $key): array => $scopes[$key], $used))));
             sort($union);
             $this->width = max($this->width, count($union));
-            $step = ['factors' => [], 'steps' => [], 'maps' => [], 'size' => 1 << count($union), 'bit' => (int) array_search($event, $union, true), 'causes' => 0, 'next' => null];
+            $step = ['factors' => [], 'steps' => [], 'maps' => [], 'size' => 1 << count($union), 'bit' => (int) array_search($event, $union, true), 'causes' => [], 'next' => null];
             $s = count($this->steps);
             usort($used, static fn (string $a, string $b): int => [$a[0], (int) substr($a, 1)] <=> [$b[0], (int) substr($b, 1)]);
             foreach ($used as $key) {
@@ -196,7 +196,7 @@ final class Elimination
                     $step['steps'][] = $number;
                     $this->steps[$number]['next'] = $s;
                 }
-                $step['causes'] |= $causes[$key];
+                $step['causes'] += $causes[$key];
                 $step['maps'][] = self::map($union, $scopes[$key]);
             }
             $this->steps[] = $step;

@@ -4,114 +4,162 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Cause;
 
-use MuteTapper\Core\Before\BeforeSheet;
 use MuteTapper\Core\CaseFile\CaseFile;
+use MuteTapper\Core\Engine\Place;
+use MuteTapper\Core\Entry\Answer;
 use MuteTapper\Core\Entry\EntryKind;
-use MuteTapper\Core\Entry\SeenState;
+use MuteTapper\Core\Entry\Finding;
+use MuteTapper\Core\Entry\Look;
 use MuteTapper\Core\Entry\Severity;
-use MuteTapper\Core\Knowledge\Question;
+use MuteTapper\Core\Knowledge\Knowledge;
 use MuteTapper\Core\Knowledge\SeenBy;
 use MuteTapper\Core\Knowledge\Sign;
-use MuteTapper\Core\Spring\SpringSheet;
+use MuteTapper\Core\Sheet\Bench;
 
-/** Gathers findings, clear looks and bench margins into one item per sign. */
-final class Evidence
+/** Gathers findings, answers, clear looks and what the bench says into one item per sign. */
+final readonly class Evidence
 {
-    private const UNANSWERED = 0.30;
-    private const LOOKED_ABSENT = 0.04;
+    public const UNANSWERED = 0.30;
+    public const LOOKED_ABSENT = 0.04;
+    /** A confidence nearer than this to one half says nothing. */
+    private const NOTHING = 1e-9;
 
     /**
-     * @param list<Sign> $signs
-     * @param array<string, Question> $questions
-     *
-     * @return array<string, Item> by sign
+     * @param array<string, list<Finding>> $findings by sign
+     * @param array<string, array<string, array{float, string, ?Severity}>> $answers confidence, entry and severity, by sign and place
+     * @param array<string, list<Look>> $looks by part
      */
-    public static function gather(CaseFile $case, SpringSheet $sheet, BeforeSheet $before, array $signs, array $questions): array
+    private function __construct(private CaseFile $case, private Bench $bench, private Knowledge $knowledge, private array $findings, private array $answers, private array $looks)
     {
-        $engine = $case->engine;
-        $findings = [];
+    }
+
+    /** @return array<string, Item> by sign */
+    public static function gather(Bench $bench, Knowledge $knowledge): array
+    {
+        $case = $bench->case;
+        $findings = $looks = [];
         foreach ($case->findings() as $finding) {
             $findings[$finding->sign][] = $finding;
         }
-        $looks = [];
         foreach ($case->looks() as $look) {
-            $looks[$look->slot->part][] = $look;
+            $looks[$look->part][] = $look;
         }
-        $answers = self::answers($case, $questions);
+        $evidence = new self($case, $bench, $knowledge, $findings, self::answers($case, $knowledge), $looks);
         $items = $unanswered = [];
-        foreach ($signs as $sign) {
-            if (!$sign->isPossibleOn($engine)) {
+        foreach ($knowledge->signs as $sign) {
+            if (!$sign->isPossibleOn($case->engine)) {
                 continue;
             }
-            $siteCount = count($engine->sites($sign->site));
-            if ($sign->bench !== null) {
-                // Bench and engine are never mixed: what was measured on the bench goes before.
-                $sites = BenchEvidence::probabilities($sign->bench, $sheet->margins, $sheet);
-                $sites = $sites === [] ? BenchEvidence::probabilities($sign->measured ?? '', $before->margins, $sheet) : $sites;
-                if ($sites !== []) {
-                    $items[$sign->code] = Item::of($sign->code, ItemKind::Bench, $sites, $siteCount, $sign->leak, []);
-                }
-                continue;
-            }
-            $sites = $entries = [];
-            foreach ($findings[$sign->code] ?? [] as $finding) {
-                $site = $engine->siteOf($finding->place, $sign->site);
-                if ($site !== null) {
-                    $sites[$site] = max($sites[$site] ?? 0.0, $finding->confidence());
-                    $entries[] = $finding->entryId;
-                }
-            }
-            foreach ($answers[$sign->code] ?? [] as $place => [$confidence, $entryId]) {
-                $site = $engine->siteOf($place, $sign->site);
-                if ($site !== null && !isset($sites[$site])) {
-                    $sites[$site] = $confidence;
-                    $entries[] = $entryId;
-                }
-            }
-            $measured = $sites === [] && $sign->measured !== null ? BenchEvidence::probabilities($sign->measured, [...$before->margins, ...$sheet->margins], $sheet) : [];
-            if ($measured !== []) {
-                $items[$sign->code] = Item::of($sign->code, ItemKind::Bench, $measured, $siteCount, $sign->leak, []);
-                continue;
-            }
-            if ($sign->seenBy === SeenBy::Eye) {
-                foreach ($sign->parts as $part) {
-                    foreach ($looks[$part->value] ?? [] as $look) {
-                        $site = $engine->siteOf($look->slot->place, $sign->site);
-                        if ($site !== null && !isset($sites[$site])) {
-                            $state = SeenState::tryFrom($look->node()->maybe('state')?->text() ?? '') ?? SeenState::AsFound;
-                            $sites[$site] = 0.5 + $state->sureness() * (self::LOOKED_ABSENT - 0.5);
-                            $entries[] = $look->id;
-                        }
-                    }
-                }
-            }
-            if ($sites !== []) {
-                $items[$sign->code] = Item::of($sign->code, ItemKind::Finding, $sites, $siteCount, $sign->leak, $entries);
+            $item = $evidence->item($sign);
+            if ($item !== null) {
+                $items[$sign->code] = $item;
             } elseif ($sign->gross) {
-                $unanswered[$sign->code] = Item::of($sign->code, ItemKind::Unanswered, ['engine' => self::UNANSWERED], 1, $sign->leak, []);
+                $unanswered[$sign->code] = Item::of($sign->code, ItemKind::Unanswered, [Place::ENGINE => self::UNANSWERED], 1, $sign->leak, []);
             }
         }
 
         return $items === [] ? [] : $items + $unanswered;
     }
 
+    private function item(Sign $sign): ?Item
+    {
+        if ($sign->isFromBench()) {
+            // Bench and engine are never mixed: what was measured on the bench goes before.
+            return $this->measured($sign, BenchEvidence::of($sign->bench, $this->bench)) ?? $this->measured($sign, BenchEvidence::of($sign->measured, $this->bench));
+        }
+        $sites = $entries = [];
+        $severity = null;
+        foreach ($this->findings[$sign->code] ?? [] as $finding) {
+            $site = $this->case->engine->siteOf($finding->place, $sign->site);
+            if ($site !== null) {
+                $sites[$site] = max($sites[$site] ?? 0.0, $finding->confidence());
+                $entries[] = $finding->entryId;
+                $severity = self::worse($severity, $finding->severity);
+            }
+        }
+        foreach ($this->answers[$sign->code] ?? [] as $place => [$confidence, $entryId, $said]) {
+            $site = $this->case->engine->siteOf($place, $sign->site);
+            if ($site !== null && !isset($sites[$site])) {
+                $sites[$site] = $confidence;
+                $entries[] = $entryId;
+                $severity = self::worse($severity, $said);
+            }
+        }
+        if ($sites === [] && $sign->measured !== []) {
+            $measured = $this->measured($sign, BenchEvidence::of($sign->measured, $this->bench));
+            if ($measured !== null) {
+                return $measured;
+            }
+        }
+        if ($sign->seenBy === SeenBy::Eye) {
+            foreach ($this->clearLooks($sign) as [$site, $look]) {
+                if (!isset($sites[$site])) {
+                    $sites[$site] = 0.5 + $look->state->sureness() * (self::LOOKED_ABSENT - 0.5);
+                    $entries[] = $look->entryId;
+                }
+            }
+        }
+        $sites = array_filter($sites, static fn (float $confidence): bool => abs($confidence - 0.5) > self::NOTHING);
+        if ($sites === []) {
+            return null;
+        }
+
+        return Item::of($sign->code, ItemKind::Finding, $sites, count($this->case->engine->sites($sign->site)), $sign->leak, $entries, $severity, $sign->seenBy === SeenBy::Report);
+    }
+
+    private function measured(Sign $sign, BenchEvidence $found): ?Item
+    {
+        if ($found->sites === []) {
+            return null;
+        }
+        $item = Item::of($sign->code, ItemKind::Bench, $found->sites, count($this->case->engine->sites($sign->site)), $sign->leak, [], isRelative: $found->isRelative);
+
+        // Comparison within a set accuses stations, and never acquits the set: all of it can be bad alike.
+        return $found->isRelative && !$item->isPresent ? null : $item;
+    }
+
+    /** @return list<array{string, Look}> sites whose part was looked at when the catalogue already listed the sign */
+    private function clearLooks(Sign $sign): array
+    {
+        $found = [];
+        foreach ($sign->parts as $part) {
+            foreach ($this->looks[$part->value] ?? [] as $look) {
+                $site = $this->case->engine->siteOf($look->place, $sign->site);
+                if ($site !== null && $this->knowledge->listed($sign->code, $look->knowledge)) {
+                    $found[] = [$site, $look];
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    private static function worse(?Severity $one, ?Severity $other): ?Severity
+    {
+        return $one === null || ($other !== null && $other->value > $one->value) ? $other : $one;
+    }
+
     /**
-     * What answers to questions amount to: the sign of the answer is there, those of the others are not.
+     * What answers to questions amount to: the sign of the answer is there; those of the other answers are not, where the
+     * answer denies them (“nowhere”, “none”, “steady”), and are not spoken of where it does not.
      *
-     * @param array<string, Question> $questions
-     *
-     * @return array<string, array<string, array{float, string}>> confidence and entry, by sign and place
+     * @return array<string, array<string, array{float, string, ?Severity}>>
      */
-    private static function answers(CaseFile $case, array $questions): array
+    private static function answers(CaseFile $case, Knowledge $knowledge): array
     {
         $found = [];
         foreach ($case->log->standing(EntryKind::Answer) as $entry) {
-            $chosen = $entry->node()->get('choice')->text();
-            foreach ($questions[$entry->slot->item]->choices ?? [] as $choice) {
-                if ($choice->sign === null || ($choice->code !== $chosen && isset($found[$choice->sign][$entry->slot->place]))) {
-                    continue;
+            $choices = $knowledge->questions[$entry->slot->item]->choices ?? [];
+            $chosen = $choices[Answer::fromNode($entry->node())->choice] ?? null;
+            $place = $entry->slot->place;
+            foreach ($choices as $choice) {
+                if ($chosen !== null && $chosen->denies && $choice->sign !== null) {
+                    $found[$choice->sign][$place] ??= [self::LOOKED_ABSENT, $entry->id, Severity::Absent];
                 }
-                $found[$choice->sign][$entry->slot->place] = [$choice->code === $chosen ? ($choice->severity ?? Severity::Clear)->confidence() : self::LOOKED_ABSENT, $entry->id];
+            }
+            if ($chosen !== null && $chosen->sign !== null) {
+                $severity = $chosen->severity ?? Severity::Clear;
+                $found[$chosen->sign][$place] = [$severity->confidence(), $entry->id, $severity];
             }
         }
 

@@ -9,11 +9,11 @@ final readonly class Factor
 {
     /**
      * @param list<int> $scope events, ascending; bit i of a table index is the state of scope[i]
-     * @param int $causes mask of causes on which the table depends
-     * @param \Closure(int): list<float> $table table for a mask of causes at work
+     * @param array<int, true> $causes numbers of the causes on which the table depends
+     * @param \Closure(int): list<float> $table table for the causes at work, as AtWork writes them
      * @param string|null $sign the sign whose record this is; null for an event's own table
      */
-    public function __construct(public array $scope, public int $causes, public \Closure $table, public ?string $sign)
+    public function __construct(public array $scope, public array $causes, public \Closure $table, public ?string $sign)
     {
     }
 }

@@ -32,13 +32,13 @@ final class LedgerMaker
     {
         foreach (self::QUADRATURE as [$t]) {
             $this->paths[] = $path = $model->elimination->powered($t);
-            $this->baselines[] = array_map(fn (int $factor): float => $this->slope($path, $factor, $t, 0), $model->factorOfSign);
+            $this->baselines[] = array_map(fn (int $factor): float => $this->slope($path, $factor, $t, AtWork::NONE), $model->factorOfSign);
         }
     }
 
     public function of(string $cause): Ledger
     {
-        $lines = $this->lines($this->model->mask($cause));
+        $lines = $this->lines($this->model->atWork($cause));
         arsort($lines);
 
         return new Ledger($cause, 10 * log10(Ranker::SINGLES * $this->model->priors[$cause] / Ranker::NONE), $lines);

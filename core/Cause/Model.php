@@ -10,7 +10,7 @@ use MuteTapper\Core\Knowledge\Network;
 
 /**
  * The cause network bound to one engine and its evidence: noisy-OR over events whose states are summed out jointly
- * [own; on Pearl 1988, Shwe et al. 1991, from memory]. Causes are bits of a mask; the last bit stands for "something not listed".
+ * [own; on Pearl 1988, Shwe et al. 1991, from memory]. Causes are numbered; the number after the last stands for "something not listed".
  */
 final class Model
 {
@@ -18,8 +18,10 @@ final class Model
     private const OTHER_EVENT = 0.05;
     private const OTHER_SIGN = 0.03;
 
-    /** @var list<string> causes that this build allows; position is the bit */
+    /** @var list<string> causes that this build allows; position is the number */
     public readonly array $causes;
+    /** @var array<string, int> number by cause */
+    private readonly array $numbers;
     /** @var array<string, string> causes removed, with the flag that removed them */
     public readonly array $excluded;
     /** @var array<string, float> normalised over the allowed causes */
@@ -47,6 +49,10 @@ final class Model
         }
         $this->causes = $causes;
         $this->excluded = $excluded;
+        $this->numbers = array_flip($causes);
+        if (count($causes) >= AtWork::MOST) {
+            throw new \LogicException(sprintf('At most %d causes can be weighed.', AtWork::MOST));
+        }
         $total = array_sum($weights);
         $this->priors = array_map(static fn (float $weight): float => $weight / $total, $weights);
         $this->events = $this->lookedAtEvents();
@@ -54,17 +60,19 @@ final class Model
         $this->elimination = new Elimination($factors, count($this->events));
     }
 
-    /** The mask of "something not listed". */
+    /** "Something not listed", at work. */
     public function other(): int
     {
-        return 1 << count($this->causes);
+        return AtWork::one(count($this->causes));
     }
 
-    public function mask(string $cause): int
+    /** @throws \OutOfBoundsException when the build rules the cause out */
+    public function atWork(string ...$causes): int
     {
-        $bit = array_search($cause, $this->causes, true);
-
-        return $bit === false ? throw new \OutOfBoundsException('Not a cause of this engine: '.$cause) : 1 << $bit;
+        return AtWork::of(array_map(
+            fn (string $cause): int => $this->numbers[$cause] ?? throw new \OutOfBoundsException('Not a cause of this engine: '.$cause),
+            array_values($causes),
+        ));
     }
 
     /** P(event | evidence) with the given causes at work. */
@@ -137,15 +145,15 @@ final class Model
 
     private function eventFactor(string $code, int $number, float $leak): Factor
     {
-        [$fromEvents, $fromCauses, $mask] = $this->split($this->network->events[$code]->parents);
-        $fromCauses[$this->other()] = self::OTHER_EVENT;
+        [$fromEvents, $fromCauses] = $this->split($this->network->events[$code]->parents);
+        $fromCauses[count($this->causes)] = self::OTHER_EVENT;
         $scope = $this->scopeOf($code);
         $own = 1 << (int) array_search($number, $scope, true);
 
-        return new Factor($scope, $mask | $this->other(), static function (int $causes) use ($scope, $own, $leak, $fromEvents, $fromCauses): array {
+        return new Factor($scope, array_fill_keys(array_keys($fromCauses), true), static function (int $causes) use ($scope, $own, $leak, $fromEvents, $fromCauses): array {
             $off = 1 - $leak;
-            foreach ($fromCauses as $bit => $w) {
-                $off *= ($causes & $bit) !== 0 ? 1 - $w : 1.0;
+            foreach (AtWork::numbers($causes) as $cause) {
+                $off *= 1 - ($fromCauses[$cause] ?? 0.0);
             }
             $table = [];
             for ($i = 0, $n = 1 << count($scope); $i < $n; ++$i) {
@@ -168,18 +176,18 @@ final class Model
      */
     private function signFactor(string $sign, Item $item): Factor
     {
-        [$fromEvents, $fromCauses, $mask] = $this->split($this->network->signLinks[$sign] ?? []);
-        $fromCauses[$this->other()] = self::OTHER_SIGN;
+        [$fromEvents, $fromCauses] = $this->split($this->network->signLinks[$sign] ?? []);
+        $fromCauses[count($this->causes)] = self::OTHER_SIGN;
         $scope = array_keys($fromEvents);
         sort($scope);
         $ratio = $item->ratio;
         $present = $item->isPresent;
 
-        return new Factor($scope, $mask | $this->other(), static function (int $causes) use ($scope, $ratio, $present, $fromEvents, $fromCauses): array {
+        return new Factor($scope, array_fill_keys(array_keys($fromCauses), true), static function (int $causes) use ($scope, $ratio, $present, $fromEvents, $fromCauses): array {
             $shrink = static fn (float $w): float => $present ? 1 - $w : 1 - $w * (1 - $ratio);
             $base = 1.0;
-            foreach ($fromCauses as $bit => $w) {
-                $base *= ($causes & $bit) !== 0 ? $shrink($w) : 1.0;
+            foreach (AtWork::numbers($causes) as $cause) {
+                $base *= $shrink($fromCauses[$cause] ?? 0.0);
             }
             $table = [];
             for ($i = 0, $n = 1 << count($scope); $i < $n; ++$i) {
@@ -197,24 +205,22 @@ final class Model
     /**
      * @param list<Link> $links
      *
-     * @return array{array<int, float>, array<int, float>, int} strengths by event number, by cause bit, and the mask of those bits
+     * @return array{array<int, float>, array<int, float>} strengths by number of the event, and by number of the cause
      */
     private function split(array $links): array
     {
         $fromEvents = $fromCauses = [];
-        $mask = 0;
         foreach ($links as $link) {
             $w = $link->strength->probability();
             $event = array_search($link->parent, $this->events, true);
-            $cause = array_search($link->parent, $this->causes, true);
+            $cause = $this->numbers[$link->parent] ?? null;
             if ($event !== false) {
                 $fromEvents[$event] = $w;
-            } elseif ($cause !== false) {
-                $fromCauses[1 << $cause] = $w;
-                $mask |= 1 << $cause;
+            } elseif ($cause !== null) {
+                $fromCauses[$cause] = $w;
             }
         }
 
-        return [$fromEvents, $fromCauses, $mask];
+        return [$fromEvents, $fromCauses];
     }
 }

@@ -4,50 +4,63 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Cause;
 
+use MuteTapper\Core\Engine\Place;
+use MuteTapper\Core\Knowledge\Strength;
+
 /** Weighs none, all single causes, all pairs and "something not listed", and says how far the evidence goes. [own] */
 final class Ranker
 {
-    public const ESTABLISHED = 0.8;
+    /** An event of this probability is established, if nothing denies it. */
+    public const ESTABLISHED = 0.9;
+    /** A looked-for mark that weighs less than this where the others are denies its mechanism. */
+    public const DENIED_BELOW = 0.1;
     public const NONE = 1.0;
     public const SINGLES = 0.77;
-    private const PAIRS = 0.25;
-    private const OTHER = 0.08;
+    public const PAIRS = 0.25;
+    public const OTHER = 0.08;
     /** A member that does not raise the likelihood by this much is dropped from an explanation. */
-    private const WORTH_KEEPING = 1.5;
-    private const LEADER_GAIN = 10.0;
+    public const WORTH_KEEPING = 1.5;
+    public const LEADER_GAIN = 10.0;
+    public const LEADER_PROBABILITY = 0.5;
+    public const TIMES_THE_RIVAL = 2.0;
+    public const LEADER_UNEXPLAINED = 0.3;
+    public const OPEN_UNEXPLAINED = 0.4;
+    public const OPEN_PROBABILITY = 0.05;
+    public const PAIR_PROBABILITY = 0.25;
     /** How many of the likeliest explanations the events are weighed over. */
-    private const WEIGHED = 12;
+    public const WEIGHED = 12;
 
-    /** @var array<int, float> likelihood by mask */
+    /** @var array<int, float> likelihood by the causes at work */
     private array $likelihoods = [];
-
-    /** @var array<string, int> */
-    private readonly array $masks;
 
     public function __construct(private readonly Model $model)
     {
-        $this->masks = array_combine($model->causes, array_map($model->mask(...), $model->causes));
     }
 
     public function rank(): Ranking
     {
         $hypotheses = $this->hypotheses();
         [$explanations, $unexplained, $byCause] = $this->reduce($hypotheses);
-        $none = $this->likelihood(0);
+        $none = $this->likelihood(AtWork::NONE);
         $causes = [];
         foreach ($this->model->causes as $code) {
-            $gain = 10 * log10($this->likelihood($this->model->mask($code)) / $none);
+            $gain = 10 * log10($this->likelihood($this->model->atWork($code)) / $none);
             $causes[] = new RankedCause($this->model->network->causes[$code], $byCause[$code] ?? 0.0, $gain, 'engine');
         }
         usort($causes, static fn (RankedCause $a, RankedCause $b): int => [$b->probability, $b->gain, $a->cause->code] <=> [$a->probability, $a->gain, $b->cause->code]);
         [$standing, $leading] = $this->judge($causes, $explanations, $unexplained, $none);
 
-        return new Ranking($causes, $standing, $leading, $explanations, $unexplained, $this->mechanisms($explanations, $unexplained), $this->model->excluded, $this->unexplainedSigns($standing, $leading));
+        $mechanisms = $this->mechanisms($explanations, $unexplained);
+
+        return new Ranking(
+            $causes, $standing, $leading, $explanations, $unexplained, $mechanisms, $this->established($mechanisms), $this->model->excluded,
+            $this->unexplainedSigns($standing, $leading),
+        );
     }
 
-    private function likelihood(int $mask): float
+    private function likelihood(int $atWork): float
     {
-        return $this->likelihoods[$mask] ??= $this->model->elimination->likelihood($mask);
+        return $this->likelihoods[$atWork] ??= $this->model->elimination->likelihood($atWork);
     }
 
     /** @return list<Hypothesis> */
@@ -56,16 +69,16 @@ final class Ranker
         $causes = $this->model->causes;
         $priors = $this->model->priors;
         $pairTotal = (array_sum($priors) ** 2 - array_sum(array_map(static fn (float $p): float => $p * $p, $priors))) / 2;
-        $weighed = [[[], false, 0, self::NONE], [[], true, $this->model->other(), self::OTHER]];
+        $weighed = [[[], false, AtWork::NONE, self::NONE], [[], true, $this->model->other(), self::OTHER]];
         foreach ($causes as $i => $a) {
-            $weighed[] = [[$a], false, 1 << $i, self::SINGLES * $priors[$a]];
+            $weighed[] = [[$a], false, AtWork::one($i), self::SINGLES * $priors[$a]];
             foreach (array_slice($causes, $i + 1, null, true) as $j => $b) {
-                $weighed[] = [[$a, $b], false, 1 << $i | 1 << $j, self::PAIRS * $priors[$a] * $priors[$b] / $pairTotal];
+                $weighed[] = [[$a, $b], false, AtWork::two($i, $j), self::PAIRS * $priors[$a] * $priors[$b] / $pairTotal];
             }
         }
         $total = 0.0;
-        foreach ($weighed as [, , $mask, $weight]) {
-            $total += $weight * $this->likelihood($mask);
+        foreach ($weighed as [, , $atWork, $weight]) {
+            $total += $weight * $this->likelihood($atWork);
         }
 
         return array_map(
@@ -91,7 +104,7 @@ final class Ranker
             while ($kept !== []) {
                 $worth = [];
                 foreach ($kept as $cause) {
-                    $worth[$cause] = $this->likelihood($this->maskOf($kept)) / $this->likelihood($this->maskOf(array_values(array_diff($kept, [$cause]))));
+                    $worth[$cause] = $this->likelihood($this->model->atWork(...$kept)) / $this->likelihood($this->model->atWork(...array_diff($kept, [$cause])));
                 }
                 asort($worth);
                 $least = (string) array_key_first($worth);
@@ -119,12 +132,6 @@ final class Ranker
         return [$explanations, $unexplained, $byCause];
     }
 
-    /** @param list<string> $causes */
-    private function maskOf(array $causes): int
-    {
-        return array_sum(array_map(fn (string $cause): int => $this->masks[$cause], $causes));
-    }
-
     /**
      * @param list<RankedCause> $causes
      * @param list<array{causes: list<string>, probability: float}> $explanations
@@ -141,15 +148,16 @@ final class Ranker
         foreach ($causes as $ranked) {
             $probability[$ranked->cause->code] = $ranked->probability;
         }
-        $gain = 10 * log10($this->likelihood($this->maskOf($best)) / $none);
+        $gain = 10 * log10($this->likelihood($this->model->atWork(...$best)) / $none);
         $inside = min(array_map(static fn (string $code): float => $probability[$code], $best));
         $outside = max([0.0, ...array_values(array_diff_key($probability, array_flip($best)))]);
-        if ($gain >= self::LEADER_GAIN && $inside >= 0.5 && $inside >= 2 * $outside && $unexplained < 0.3) {
+        if ($gain >= self::LEADER_GAIN && $inside >= self::LEADER_PROBABILITY && $inside >= self::TIMES_THE_RIVAL * $outside && $unexplained < self::LEADER_UNEXPLAINED) {
             return [Standing::Leader, $best];
         }
         $top = array_slice($causes, 0, 3);
-        if ($gain >= self::LEADER_GAIN && array_sum(array_map(static fn (RankedCause $c): float => $c->probability, $top)) >= 0.5 && $unexplained < 0.4) {
-            $open = array_filter($top, static fn (RankedCause $c): bool => $c->probability >= 0.05);
+        $together = array_sum(array_map(static fn (RankedCause $c): float => $c->probability, $top));
+        if ($gain >= self::LEADER_GAIN && $together >= self::LEADER_PROBABILITY && $unexplained < self::OPEN_UNEXPLAINED) {
+            $open = array_filter($top, static fn (RankedCause $c): bool => $c->probability >= self::OPEN_PROBABILITY);
 
             return [Standing::OpenBetween, array_values(array_map(static fn (RankedCause $c): string => $c->cause->code, $open))];
         }
@@ -167,7 +175,7 @@ final class Ranker
     private function bestExplanation(array $explanations): array
     {
         $best = $explanations[0];
-        if (count($best['causes']) > 1 && $best['probability'] <= 0.25) {
+        if (count($best['causes']) > 1 && $best['probability'] <= self::PAIR_PROBABILITY) {
             foreach ($explanations as $explanation) {
                 if (count($explanation['causes']) === 1) {
                     $best = $explanation;
@@ -188,16 +196,16 @@ final class Ranker
      */
     private function mechanisms(array $explanations, float $unexplained): array
     {
-        $weighed = [[0, $unexplained]];
+        $weighed = [[AtWork::NONE, $unexplained]];
         foreach (array_slice($explanations, 0, self::WEIGHED) as $explanation) {
-            $weighed[] = [$this->maskOf($explanation['causes']), $explanation['probability']];
+            $weighed[] = [$this->model->atWork(...$explanation['causes']), $explanation['probability']];
         }
         $total = array_sum(array_column($weighed, 1));
         $mechanisms = [];
         foreach ($this->model->events as $event) {
             $sum = 0.0;
-            foreach ($weighed as [$mask, $share]) {
-                $sum += $share * $this->model->eventProbability($event, $mask);
+            foreach ($weighed as [$atWork, $share]) {
+                $sum += $share * $this->model->eventProbability($event, $atWork);
             }
             $mechanisms[$event] = $sum / $total;
         }
@@ -216,14 +224,77 @@ final class Ranker
         if ($standing === Standing::NotEnough) {
             return [];
         }
-        $mask = $this->maskOf($standing === Standing::Leader ? $leading : [$leading[0]]);
+        $atWork = $this->model->atWork(...($standing === Standing::Leader ? $leading : [$leading[0]]));
         $left = [];
-        foreach ((new LedgerMaker($this->model))->lines($mask) as $sign => $weight) {
+        foreach ((new LedgerMaker($this->model))->lines($atWork) as $sign => $weight) {
             if ($this->model->items[$sign]->isPresent && $this->model->items[$sign]->ratio > 1 && $weight < Ledger::SILENT) {
                 $left[] = $sign;
             }
         }
 
         return $left;
+    }
+
+    /**
+     * Events that are established whichever of their roots it was: likely enough, with a mark of their own seen or measured,
+     * and not denied by a mark that they would nearly always leave.
+     *
+     * @param array<string, float> $mechanisms
+     *
+     * @return list<string>
+     */
+    private function established(array $mechanisms): array
+    {
+        $likely = array_keys(array_filter($mechanisms, static fn (float $p): bool => $p >= self::ESTABLISHED));
+
+        return array_values(array_filter($likely, fn (string $event): bool => $this->hasOwnMark($event) && !$this->isDenied($event)));
+    }
+
+    private function hasOwnMark(string $event): bool
+    {
+        foreach ($this->marks($event) as [$item, $strength]) {
+            $isSure = $item->kind !== ItemKind::Bench || max([0.0, ...array_values($item->sites)]) >= self::ESTABLISHED;
+            if ($item->isPresent && !$item->isReport && $isSure && $strength->probability() >= Strength::Often->probability()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function isDenied(string $event): bool
+    {
+        $places = [];
+        foreach ($this->marks($event) as [$item]) {
+            $places = [...$places, ...($item->isPresent ? $item->places : [])];
+        }
+        foreach ($this->marks($event) as [$item, $strength]) {
+            if ($strength !== Strength::NearlyAlways || $item->isPresent || $item->isRelative || $item->kind === ItemKind::Unanswered) {
+                continue;
+            }
+            foreach ($item->sites as $site => $confidence) {
+                $isThere = array_filter($places, static fn (string $place): bool => $site === Place::ENGINE || $place === $site || str_starts_with($place, $site.'-') || str_starts_with($site, $place.'-'));
+                if ($isThere !== [] && Item::ratioAt($confidence, $item->leak) < self::DENIED_BELOW) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<array{Item, Strength}> what was recorded of the signs that an event itself brings about */
+    private function marks(string $event): array
+    {
+        $marks = [];
+        foreach ($this->model->items as $sign => $item) {
+            foreach ($this->model->network->signLinks[$sign] ?? [] as $link) {
+                if ($link->parent === $event) {
+                    $marks[] = [$item, $link->strength];
+                }
+            }
+        }
+
+        return $marks;
     }
 }

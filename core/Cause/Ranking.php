@@ -12,6 +12,7 @@ final readonly class Ranking
      * @param list<string> $leading the named explanation, or the causes it is open between
      * @param list<array{causes: list<string>, probability: float}> $explanations reduced explanations, most probable first
      * @param array<string, float> $mechanisms events with their probability, most probable first
+     * @param list<string> $established events that are established whichever of their roots it was
      * @param array<string, string> $excluded causes that the build rules out, with the flag
      * @param list<string> $unexplainedSigns signs present that the leading explanation leaves as they are
      */
@@ -22,14 +23,9 @@ final readonly class Ranking
         public array $explanations,
         public float $unexplained,
         public array $mechanisms,
+        public array $established,
         public array $excluded,
         public array $unexplainedSigns,
     ) {
-    }
-
-    /** @return list<string> events that are established whichever of their roots it was */
-    public function established(): array
-    {
-        return array_keys(array_filter($this->mechanisms, static fn (float $p): bool => $p >= Ranker::ESTABLISHED));
     }
 }

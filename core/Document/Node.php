@@ -129,6 +129,21 @@ final readonly class Node
         return $members;
     }
 
+    /** A day of the calendar, year-month-day; null where the text is blank. */
+    public function day(): ?\DateTimeImmutable
+    {
+        $text = trim($this->text(40));
+        if ($text === '') {
+            return null;
+        }
+        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
+        if ($day === false || $day->format('Y-m-d') !== $text) {
+            throw BadDocument::at($this->pointer, sprintf('“%s” is not a date; accepted is year-month-day, such as 2026-03-14.', $text));
+        }
+
+        return $day;
+    }
+
     /** @return list<string> */
     public function words(): array
     {

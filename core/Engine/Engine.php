@@ -22,8 +22,10 @@ final readonly class Engine
      * @param array<string, string> $valveOrder heads that alternate kinds: I and E by bank, front first
      * @param list<int> $firingOrder empty while unknown
      * @param array<string, BuildFlag> $flags facts of the build that causes ask for
+     * @param list<float> $firingAngles crank degrees at which the cylinders of the firing order fire; empty while unknown
      * @param list<Station> $stations in station order: bank, position, exhaust before intake, ordinal
      * @param list<Cylinder> $cylinders
+     * @param array<string, Station> $stationByCode
      */
     private function __construct(
         public Layout $layout,
@@ -40,8 +42,10 @@ final readonly class Engine
         public ?float $intendedSpeed,
         public ?float $reachedSpeed,
         public array $flags,
+        public array $firingAngles,
         public array $cylinders,
         public array $stations,
+        private array $stationByCode,
     ) {
     }
 
@@ -95,8 +99,10 @@ final readonly class Engine
             self::within($node, 'intended_speed', 500, 25000),
             self::within($node, 'reached_speed', 500, 30000),
             $flags,
+            self::firingAngles($node),
             $cylinders,
             $stations,
+            array_combine(array_map(static fn (Station $station): string => $station->code(), $stations), $stations),
         );
     }
 
@@ -114,6 +120,7 @@ final readonly class Engine
             'numbering' => $this->numbering,
             'valve_order' => $this->valveOrder === [] ? null : $this->valveOrder,
             'firing_order' => $this->firingOrder,
+            ...($this->firingAngles === [] ? [] : ['firing_angles' => $this->firingAngles]),
             'forward_bank' => $this->forwardBank,
             'rocker_ratio' => $this->rockerRatio,
             'intended_speed' => $this->intendedSpeed,
@@ -124,13 +131,7 @@ final readonly class Engine
 
     public function station(string $code): ?Station
     {
-        foreach ($this->stations as $station) {
-            if ($station->code() === $code) {
-                return $station;
-            }
-        }
-
-        return null;
+        return $this->stationByCode[$code] ?? null;
     }
 
     /** What a person calls a place: `4E1`, `cylinder 4`, `bank B`, `all exhausts`, `engine`. Null when this engine has no such place. */
@@ -146,12 +147,52 @@ final readonly class Engine
         }
 
         return match (true) {
-            $place === 'engine' => 'engine',
-            $place === 'kind-I' => 'all intakes',
-            $place === 'kind-E' => 'all exhausts',
+            $place === Place::ENGINE => 'engine',
+            Place::asKind($place) !== null => $this->kindLabel(...Place::asKind($place)),
             isset($this->numbering[$place]) => 'bank '.$place,
             default => null,
         };
+    }
+
+    private function kindLabel(?string $bank, ValveKind $kind): ?string
+    {
+        return match (true) {
+            $bank === null => 'all '.$kind->word().'s',
+            isset($this->numbering[$bank]) => sprintf('%ss of bank %s', $kind->word(), $bank),
+            default => null,
+        };
+    }
+
+    /**
+     * Where something that holds for a place may be stated, the narrowest first: the place itself, its kind in its bank, its
+     * kind, its bank, the engine.
+     *
+     * @return non-empty-list<string>
+     */
+    public function statedAt(string $place): array
+    {
+        $station = $this->station($place);
+        $bank = $this->siteOf($place, Site::Bank);
+        $wider = $station === null ? [] : [Place::kind($station->kind, $bank), Place::kind($station->kind)];
+
+        return array_values(array_unique([$place, ...$wider, ...($bank === null ? [] : [$bank]), Place::ENGINE]));
+    }
+
+    /** Whether the cylinders fire at equal distances; null while the firing angles are unknown. */
+    public function firesEvenly(): ?bool
+    {
+        if ($this->firingAngles === []) {
+            return null;
+        }
+        $angles = $this->firingAngles;
+        sort($angles);
+        foreach ($angles as $i => $angle) {
+            if (abs($angle - $angles[0] - $i * 720 / count($angles)) > 1.0) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** How the build answers what a cause asks for: a fact of the description, or a flag somebody recorded. */
@@ -185,7 +226,7 @@ final readonly class Engine
             Site::Station => array_map(static fn (Station $station): string => $station->code(), $this->stations),
             Site::Cylinder => array_map(static fn (Cylinder $cylinder): string => $cylinder->code(), $this->cylinders),
             Site::Bank => array_keys($this->numbering),
-            Site::Engine => ['engine'],
+            Site::Engine => [Place::ENGINE],
         };
     }
 
@@ -196,9 +237,9 @@ final readonly class Engine
 
         return match ($site) {
             Site::Station => $this->station($place)?->code(),
-            Site::Cylinder => in_array($cylinder, $this->sites(Site::Cylinder), true) ? $cylinder : null,
+            Site::Cylinder => preg_match('/^([A-B])(\d+)$/', $cylinder, $match) === 1 && isset($this->numbering[$match[1]][(int) $match[2] - 1]) ? $cylinder : null,
             Site::Bank => isset($this->numbering[$place[0] ?? '']) && !str_starts_with($place, 'kind') ? $place[0] : null,
-            Site::Engine => 'engine',
+            Site::Engine => Place::ENGINE,
         };
     }
 
@@ -273,6 +314,24 @@ final readonly class Engine
         }
 
         return $order;
+    }
+
+    /**
+     * As many as there are cylinders, within two turns, in the order of firing.
+     *
+     * @return list<float>
+     */
+    private static function firingAngles(Node $node): array
+    {
+        $angles = array_map(static fn (Node $angle): float => $angle->number(), $node->maybe('firing_angles')?->items() ?? []);
+        $wanted = $node->get('cylinders')->whole(1, self::MOST_CYLINDERS);
+        $ordered = $angles;
+        sort($ordered);
+        if ($angles !== [] && (count($angles) !== $wanted || $ordered !== $angles || $angles[0] < 0 || $angles[$wanted - 1] >= 720)) {
+            throw BadDocument::at($node->pointer.'/firing_angles', sprintf('accepted are %d angles of the crank from 0 to 720 degrees, rising, in the order of firing.', $wanted));
+        }
+
+        return $angles;
     }
 
     private static function within(Node $node, string $key, float $least, float $most): ?float

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Entry;
 
-use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Quantity\Typed;
 use MuteTapper\Core\Quantity\Uncertain;
@@ -12,7 +11,14 @@ use MuteTapper\Core\Quantity\Uncertain;
 /** A figure of the build as claimed, for all valves of a kind or for one station. Loads carry the height they are quoted at. */
 final readonly class Claim
 {
-    private function __construct(public string $entryId, public ?Typed $typed, public ?Typed $at, public Standing $standing)
+    /** Item of a figure of the build as claimed: this, and the name of the value. */
+    public const CLAIMED = 'claimed.';
+    /** Item of a maker's own figure or limit. */
+    public const MAKER = 'maker.';
+    /** Item of a part that is claimed in words. */
+    public const WORDS = 'claimed.words';
+
+    private function __construct(public string $entryId, public ?Typed $typed, public ?Typed $at, public Standing $standing, public bool $isMakers)
     {
     }
 
@@ -28,24 +34,22 @@ final readonly class Claim
             $value === null ? null : Reading::typed($value),
             $at === null ? null : Reading::typed($at),
             $data->get('standing')->choice(Standing::class),
+            str_starts_with($entry->slot->item, self::MAKER),
         );
     }
 
     /** The claimed figure, good to half its last digit; null when it is recorded as unknown. */
-    public function given(): ?Given
+    public function uncertain(): ?Uncertain
     {
         if ($this->typed === null || $this->standing === Standing::Unknown) {
             return null;
         }
 
-        return new Given(
-            Uncertain::of($this->typed->quantity(), ['claim '.$this->entryId => Uncertain::fromHalfWidth($this->typed->halfLastDigit())]),
-            $this->standing === Standing::Known ? 'as claimed, known' : 'as claimed, said by the customer',
-        );
+        return Uncertain::of($this->typed->quantity(), ['claim '.$this->entryId => Uncertain::fromHalfWidth($this->typed->halfLastDigit())]);
     }
 
-    public function height(): ?Given
+    public function height(): ?Uncertain
     {
-        return $this->at === null ? null : new Given(Uncertain::exact($this->at->quantity()), 'as claimed');
+        return $this->at === null ? null : Uncertain::exact($this->at->quantity());
     }
 }

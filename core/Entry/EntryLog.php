@@ -10,13 +10,16 @@ use MuteTapper\Core\Document\BadDocument;
  * All entries of a case in the order in which they were recorded. Invariant: ids are unique, and each entry supersedes
  * exactly the head that its slot had when it was recorded.
  */
-final readonly class EntryLog
+final class EntryLog
 {
+    /** @var array<string, list<Entry>>|null standing entries by kind */
+    private ?array $standing = null;
+
     /**
      * @param list<Entry> $entries
      * @param array<string, Entry> $heads the newest entry of each slot, withdrawals included
      */
-    private function __construct(public array $entries, private array $heads)
+    private function __construct(public readonly array $entries, private readonly array $heads)
     {
     }
 
@@ -68,6 +71,13 @@ final readonly class EntryLog
     /** @return list<Entry> the entries of a kind that stand, in the order of their slots' first use */
     public function standing(EntryKind $kind): array
     {
-        return array_values(array_filter($this->heads, static fn (Entry $entry): bool => $entry->kind === $kind));
+        if ($this->standing === null) {
+            $this->standing = [];
+            foreach ($this->heads as $entry) {
+                $this->standing[$entry->kind->value][] = $entry;
+            }
+        }
+
+        return $this->standing[$kind->value] ?? [];
     }
 }

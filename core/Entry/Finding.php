@@ -28,7 +28,7 @@ final readonly class Finding
         $data = $entry->node();
         $sureness = $data->maybe('sureness')?->number() ?? 1.0;
         if ($sureness < 0.0 || $sureness > 1.0) {
-            throw BadDocument::at('/data/sureness', 'how sure the observer is goes from 0 to 1.');
+            throw BadDocument::at('/sureness', 'how sure the observer is goes from 0 to 1.');
         }
 
         return new self(

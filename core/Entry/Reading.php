@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Entry;
 
-use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Quantity\Typed;
@@ -27,15 +26,16 @@ final readonly class Reading
         return new self($entry->id, self::typed($data->get('value')), Gauge::fromNode($data->get('gauge')), $at === null ? null : self::typed($at));
     }
 
-    public function given(): Given
+    /** The figure with what its gauge is worth. */
+    public function uncertain(): Uncertain
     {
-        return new Given($this->gauge->reading($this->typed->quantity(), $this->entryId), sprintf('%s, %s', $this->gauge->label, $this->gauge->stated));
+        return $this->gauge->reading($this->typed->quantity(), $this->entryId);
     }
 
     /** The test height of a load, set on the tester's own scale and taken as exact: its error is in the load's gain. */
-    public function height(): ?Given
+    public function height(): ?Uncertain
     {
-        return $this->at === null ? null : new Given(Uncertain::exact($this->at->quantity()), 'test height');
+        return $this->at === null ? null : Uncertain::exact($this->at->quantity());
     }
 
     public static function typed(Node $node): Typed

@@ -8,10 +8,10 @@ use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Entry\Severity;
 
-/** One answer to a question, what it means, and the sign it amounts to, if any. */
+/** One answer to a question, what it means, and the sign it amounts to, if any. An answer such as “nowhere” denies the signs of the others. */
 final readonly class Choice
 {
-    private function __construct(public string $code, public string $label, public string $meaning, public ?string $sign, public ?Severity $severity)
+    private function __construct(public string $code, public string $label, public string $meaning, public ?string $sign, public ?Severity $severity, public bool $denies)
     {
     }
 
@@ -20,7 +20,7 @@ final readonly class Choice
     {
         return new self(
             $node->get('code')->word(), $node->get('label')->word(), $node->get('meaning')->word(1000),
-            $node->maybe('sign')?->word(), $node->maybe('severity')?->choice(Severity::class),
+            $node->maybe('sign')?->word(), $node->maybe('severity')?->choice(Severity::class), $node->maybe('denies')?->flag() ?? false,
         );
     }
 }

@@ -12,12 +12,17 @@ use MuteTapper\Core\Verdict\Limits;
 /** What the trade knows, as data: signs, causes, events, links, limits, gauges. Identified by the SHA-256 of its content. */
 final readonly class Knowledge
 {
+    /** Names of the files that hold it. */
+    public const FILES = ['signs', 'causes', 'events', 'limits', 'gauges', 'questions', 'steps', 'editions'];
+
     /**
      * @param array<string, Sign> $signs
      * @param array<string, Gauge> $gauges
      * @param array<string, string> $families cause families with their labels
      * @param array<string, Question> $questions
      * @param array<string, PlannedStep> $steps steps of a teardown, in their usual order
+     * @param array<string, array<string, true>> $editions signs that each edition of the catalogue listed, by its hash
+     * @param array<string, true> $always signs that every edition listed
      */
     private function __construct(
         public array $signs,
@@ -28,11 +33,13 @@ final readonly class Knowledge
         public array $questions,
         public array $steps,
         public string $hash,
+        private array $editions,
+        private array $always,
     ) {
     }
 
     /**
-     * @param array<string, mixed> $files decoded content by file name without extension: signs, causes, events, limits, gauges, questions, steps
+     * @param array<string, mixed> $files decoded content by file name without extension: signs, causes, events, limits, gauges, questions, steps; and editions, which is no part of the hash
      *
      * @throws BadDocument
      */
@@ -58,6 +65,8 @@ final readonly class Knowledge
             $steps[$step->code] = $step;
         }
         $families = array_map(static fn (Node $label): string => $label->word(), $root->get('causes')->get('families')->members());
+        $editions = self::editions($root->maybe('editions'));
+        unset($files['editions']);
         ksort($files);
 
         return new self(
@@ -69,6 +78,44 @@ final readonly class Knowledge
             $questions,
             $steps,
             hash('sha256', json_encode($files, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)),
+            $editions,
+            $editions === [] ? [] : array_intersect_key(...array_values($editions)),
         );
+    }
+
+    /**
+     * Whether the catalogue listed a sign in the edition of this hash; without a hash, in the present one. Of an edition that
+     * nobody knows only what every edition listed is taken for granted.
+     */
+    public function listed(string $sign, ?string $edition): bool
+    {
+        if ($edition === null || $edition === $this->hash) {
+            return isset($this->signs[$sign]);
+        }
+
+        return isset(($this->editions[$edition] ?? $this->always)[$sign]);
+    }
+
+    /** Whether this content is written down among the editions, so that looks made by it can be read for ever. */
+    public function isEdition(): bool
+    {
+        return array_keys($this->editions[$this->hash] ?? []) !== [] && array_diff_key($this->signs, $this->editions[$this->hash]) === [];
+    }
+
+    /**
+     * Editions as written down, oldest first: what each added to the one before, and what it took away.
+     *
+     * @return array<string, array<string, true>>
+     */
+    private static function editions(?Node $node): array
+    {
+        $editions = [];
+        $listed = [];
+        foreach ($node?->get('editions')->items() ?? [] as $edition) {
+            $listed = array_diff_key($listed + array_fill_keys($edition->get('added')->words(), true), array_flip($edition->get('dropped')->words()));
+            $editions[$edition->get('hash')->word(64)] = $listed;
+        }
+
+        return $editions;
     }
 }

@@ -19,8 +19,8 @@ final readonly class Sign
      * @param list<string> $severity words for steps 0 to 4
      * @param list<string> $words other words under which people look for it
      * @param list<string> $requires build flags without which it cannot occur
-     * @param string|null $bench state of the spring sheet that alone answers it
-     * @param string|null $measured state of a sheet that answers it where no person did
+     * @param list<BenchState> $bench states of values that alone answer it, the more particular first
+     * @param list<BenchState> $measured states of values that answer it where no person did
      * @param bool $needsFill a hydraulic element must be said to be filled or drained
      */
     private function __construct(
@@ -37,8 +37,8 @@ final readonly class Sign
         public float $leak,
         public bool $gross,
         public array $requires,
-        public ?string $bench,
-        public ?string $measured,
+        public array $bench,
+        public array $measured,
         public bool $needsFill,
     ) {
     }
@@ -61,10 +61,16 @@ final readonly class Sign
             $node->get('leak')->number(),
             $node->maybe('gross')?->flag() ?? false,
             $node->maybe('requires')?->words() ?? [],
-            $node->maybe('bench')?->word(),
-            $node->maybe('measured')?->word(),
+            array_map(BenchState::fromNode(...), $node->maybe('bench')?->items() ?? []),
+            array_map(BenchState::fromNode(...), $node->maybe('measured')?->items() ?? []),
             $node->maybe('needs_fill')?->flag() ?? false,
         );
+    }
+
+    /** Whether only the bench can answer it, and nobody by looking. */
+    public function isFromBench(): bool
+    {
+        return $this->bench !== [];
     }
 
     /** Whether this engine can show the sign at all. */

@@ -97,10 +97,10 @@ final readonly class EntryParser
         return NotUnderstood::because($text, $reason, $this->accepted($range));
     }
 
-    /** Examples of accepted forms, made from the middle of the plausible range. */
+    /** Examples of accepted forms, made from a usual figure. */
     private function accepted(PlausibleRange $range): string
     {
-        $middle = Quantity::base(($range->least->base + $range->most->base) / 2, $range->dimension());
+        $middle = $range->example();
         $forms = match ($range->dimension()) {
             Dimension::Length => [[Unit::Inch, 3, 'in'], [Unit::Thou, 0, 'thou'], [Unit::Millimetre, 2, 'mm']],
             Dimension::Force => [[Unit::PoundForce, 1, 'lb'], [Unit::Newton, 0, 'N'], [Unit::KilogramForce, 1, 'kgf']],

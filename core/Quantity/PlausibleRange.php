@@ -7,7 +7,8 @@ namespace MuteTapper\Core\Quantity;
 /** The range outside which a reading is refused as a slip of the hand. Bounds belong to it. [own] */
 final readonly class PlausibleRange
 {
-    public function __construct(public Quantity $least, public Quantity $most)
+    /** @param Quantity|null $usual a figure such as one meets */
+    public function __construct(public Quantity $least, public Quantity $most, private ?Quantity $usual = null)
     {
         if ($least->dimension !== $most->dimension || $least->base >= $most->base) {
             throw new \DomainException('A plausible range needs two bounds of one dimension, the lesser first.');
@@ -17,6 +18,12 @@ final readonly class PlausibleRange
     public function holds(Quantity $quantity): bool
     {
         return $quantity->dimension === $this->least->dimension && $quantity->base >= $this->least->base && $quantity->base <= $this->most->base;
+    }
+
+    /** The figure that examples are made of. */
+    public function example(): Quantity
+    {
+        return $this->usual ?? Quantity::base(($this->least->base + $this->most->base) / 2, $this->dimension());
     }
 
     public function dimension(): Dimension

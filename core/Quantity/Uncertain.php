@@ -79,6 +79,12 @@ final readonly class Uncertain
         return $this->combine($this->base / $other->base, 1 / $other->base, $other, -$this->base / $other->base ** 2, $result);
     }
 
+    /** The value moved by an exact amount. */
+    public function shifted(Quantity $by): self
+    {
+        return new self($this->base + $by->base, $this->dimension, $this->contributions, $this->isDifference);
+    }
+
     public function scaled(float $factor): self
     {
         return new self($this->base * $factor, $this->dimension, array_map(static fn (float $u): float => $u * $factor, $this->contributions), $this->isDifference);

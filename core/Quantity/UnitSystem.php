@@ -32,12 +32,25 @@ enum UnitSystem: string
         };
     }
 
-    /** Decimals that a bench gauge resolves in this system's unit. */
-    public function decimalsOf(Dimension $dimension): int
+    /** The unit in which figures of this fineness are shown. */
+    public function shownIn(Dimension $dimension, Fineness $fineness): Unit
     {
+        return $this === self::Inch && $dimension === Dimension::Length && $fineness === Fineness::Tenths ? Unit::Tenth : $this->unitOf($dimension);
+    }
+
+    /** Decimals that a bench gauge resolves in this system's unit. */
+    public function decimalsOf(Dimension $dimension, Fineness $fineness = Fineness::Usual): int
+    {
+        if ($dimension === Dimension::Length) {
+            return match ([$this, $fineness]) {
+                [self::Inch, Fineness::Usual], [self::Metric, Fineness::Fine], [self::Metric, Fineness::Tenths] => 3,
+                [self::Inch, Fineness::Fine] => 4,
+                [self::Inch, Fineness::Tenths] => 0,
+                default => 2,
+            };
+        }
+
         return match ([$this, $dimension]) {
-            [self::Inch, Dimension::Length] => 3,
-            [self::Metric, Dimension::Length] => 2,
             [self::Inch, Dimension::Force], [self::Metric, Dimension::Stiffness] => 1,
             [self::Metric, Dimension::Force], [self::Inch, Dimension::Stiffness] => 0,
             default => match ($dimension) {
@@ -50,17 +63,18 @@ enum UnitSystem: string
     }
 
     /** The quantity as a figure in this system's unit, rounded to what the gauge resolves, without the unit. */
-    public function figure(Quantity $quantity, int $extraDecimals = 0): string
+    public function figure(Quantity $quantity, int $extraDecimals = 0, Fineness $fineness = Fineness::Usual): string
     {
-        $figure = number_format($quantity->in($this->unitOf($quantity->dimension)), $this->decimalsOf($quantity->dimension) + $extraDecimals, '.', '');
+        $decimals = $this->decimalsOf($quantity->dimension, $fineness) + $extraDecimals;
+        $figure = number_format($quantity->in($this->shownIn($quantity->dimension, $fineness)), $decimals, '.', '');
 
         return preg_match('/^-0(\.0*)?$/', $figure) === 1 ? substr($figure, 1) : $figure;
     }
 
-    public function show(Quantity $quantity): string
+    public function show(Quantity $quantity, Fineness $fineness = Fineness::Usual): string
     {
-        $unit = $this->unitOf($quantity->dimension);
+        $unit = $this->shownIn($quantity->dimension, $fineness);
 
-        return $this->figure($quantity).($unit === Unit::One ? '' : ' '.$unit->value);
+        return $this->figure($quantity, 0, $fineness).($unit === Unit::One ? '' : ' '.$unit->value);
     }
 }

@@ -6,6 +6,7 @@ namespace MuteTapper\Core\RunLog;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Entry\Slot;
 
 /** A log file that belongs to a case: the file by its checksum, how it is written, and what counts as an event in it. */
@@ -26,7 +27,7 @@ final readonly class LogUse
 
     public static function slot(string $sha256): Slot
     {
-        return new Slot('engine', self::PART, self::ITEM, substr($sha256, 0, 16));
+        return new Slot(Place::ENGINE, self::PART, self::ITEM, substr($sha256, 0, 16));
     }
 
     /** @return array<string, mixed> */

@@ -6,6 +6,7 @@ namespace MuteTapper\Core\Schedule;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Entry\Slot;
 
 /** What a laboratory answered: findings as name, value, unit and remark, in the open format of `docs/formats`. */
@@ -28,7 +29,7 @@ final readonly class LaboratoryReport
 
     public static function slot(string $task): Slot
     {
-        return new Slot('engine', Task::PART, 'report', $task);
+        return new Slot(Place::ENGINE, Task::PART, 'report', $task);
     }
 
     /** @return array<string, mixed> */

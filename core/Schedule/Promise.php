@@ -6,8 +6,8 @@ namespace MuteTapper\Core\Schedule;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Entry\Slot;
-use MuteTapper\Core\Timeline\Event;
 
 /** The day for which the case is promised. */
 final readonly class Promise
@@ -19,12 +19,12 @@ final readonly class Promise
     /** @throws BadDocument */
     public static function fromNode(Node $data): self
     {
-        return new self(Event::date($data->get('date')) ?? throw BadDocument::at('/date', 'a promise needs its day.'));
+        return new self($data->get('date')->day() ?? throw BadDocument::at('/date', 'a promise needs its day.'));
     }
 
     public static function slot(): Slot
     {
-        return new Slot('engine', Task::PART, 'promise');
+        return new Slot(Place::ENGINE, Task::PART, 'promise');
     }
 
     /** @return array<string, mixed> */

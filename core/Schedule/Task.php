@@ -6,8 +6,8 @@ namespace MuteTapper\Core\Schedule;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Entry\Slot;
-use MuteTapper\Core\Timeline\Event;
 
 /** Something the case needs done, with how long it takes in days and what must be done before it. */
 final readonly class Task
@@ -41,21 +41,21 @@ final readonly class Task
         if ($most < $least) {
             throw BadDocument::at('/mostDays', sprintf('at most %s days is less than at least %s.', $most, $least));
         }
-        $begun = Event::date($data->maybe('begun'));
-        $done = Event::date($data->maybe('done'));
+        $begun = $data->maybe('begun')?->day();
+        $done = $data->maybe('done')?->day();
         if ($begun !== null && $done !== null && $done < $begun) {
             throw BadDocument::at('/done', sprintf('it cannot be done on %s and begun on %s.', $done->format('Y-m-d'), $begun->format('Y-m-d')));
         }
 
         return new self(
             $data->get('label')->word(200), $data->get('kind')->choice(TaskKind::class), $data->maybe('taskState')?->choice(TaskState::class) ?? TaskState::Open,
-            $least, $most, $data->maybe('after')?->words() ?? [], Event::date($data->maybe('due')), $begun, $done,
+            $least, $most, $data->maybe('after')?->words() ?? [], $data->maybe('due')?->day(), $begun, $done,
         );
     }
 
     public static function slot(string $id): Slot
     {
-        return new Slot('engine', self::PART, self::ITEM, $id);
+        return new Slot(Place::ENGINE, self::PART, self::ITEM, $id);
     }
 
     /** @return array<string, mixed> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Spring;
 
 use MuteTapper\Core\Calculation\Calculation;
+use MuteTapper\Core\Calculation\Contradiction;
 use MuteTapper\Core\Calculation\Input;
 use MuteTapper\Core\Calculation\Source;
 use MuteTapper\Core\Calculation\Values;
@@ -53,9 +54,13 @@ final class RateFromTwoLoads implements Calculation
     {
         $travel = $values->one('height_seat')->minus($values->one('height_open'));
         if ($travel->base <= 0) {
-            throw new \DomainException('The open height must be less than the seat height.');
+            throw Contradiction::because('The open height is not less than the seat height: one of the two test heights is wrong.');
+        }
+        $gain = $values->one('load_open')->minus($values->one('load_seat'));
+        if ($gain->base <= 0) {
+            throw Contradiction::because('The open load is not above the seat load: no spring gets softer than nothing, so one of the two loads is wrong.');
         }
 
-        return $values->one('load_open')->minus($values->one('load_seat'))->dividedBy($travel, Dimension::Stiffness);
+        return $gain->dividedBy($travel, Dimension::Stiffness);
     }
 }

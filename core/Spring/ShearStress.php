@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Spring;
 
 use MuteTapper\Core\Calculation\Calculation;
+use MuteTapper\Core\Calculation\Contradiction;
 use MuteTapper\Core\Calculation\Input;
 use MuteTapper\Core\Calculation\Source;
 use MuteTapper\Core\Calculation\Values;
@@ -54,7 +55,7 @@ final class ShearStress implements Calculation
         $wire = $values->one('wire_diameter');
         $index = $values->one('mean_diameter')->dividedBy($wire, Dimension::Ratio);
         if ($index->base <= 1.5) {
-            throw new \DomainException('The mean coil diameter must be well above the wire diameter.');
+            throw Contradiction::because('The mean coil diameter must be well above the wire diameter.');
         }
         $one = Uncertain::exact(Quantity::base(1, Dimension::Ratio));
         $wahl = $index->scaled(4)->minus($one)->dividedBy($index->scaled(4)->minus($one->scaled(4)), Dimension::Ratio)

@@ -4,29 +4,181 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Spring;
 
-use MuteTapper\Core\Calculation\Trace;
-use MuteTapper\Core\Verdict\Margin;
+use MuteTapper\Core\Calculation\Calculation;
+use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Calculation\LinearForm;
+use MuteTapper\Core\Calculation\OfSet;
+use MuteTapper\Core\Calculation\PercentDeparture;
+use MuteTapper\Core\Calculation\Source;
+use MuteTapper\Core\CaseFile\Step;
+use MuteTapper\Core\Engine\Coil;
+use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Engine\Site;
+use MuteTapper\Core\Quantity\Dimension;
+use MuteTapper\Core\Quantity\Unit;
+use MuteTapper\Core\Sheet\Axis;
+use MuteTapper\Core\Sheet\Bench;
+use MuteTapper\Core\Sheet\Column;
+use MuteTapper\Core\Sheet\From;
+use MuteTapper\Core\Sheet\Judged;
+use MuteTapper\Core\Sheet\Peers;
+use MuteTapper\Core\Sheet\Sheet;
+use MuteTapper\Core\Sheet\Value;
+use MuteTapper\Core\Sheet\Way;
 
-/** What the spring sheet tells: per station the derived values and margins, per set its middle value. */
-final readonly class SpringSheet
+/** The springs on the tester: loads, rate, travel to bind, and each load against its claim and against the others. */
+final class SpringSheet
 {
-    /**
-     * @param array<string, array<string, Trace>> $derived by station, then name: net_lift, rate.outer, seat_load.outer …
-     * @param list<Margin> $margins
-     * @param array<string, MiddleValueOfSet> $middles by set
-     */
-    public function __construct(public array $derived, public array $margins, public array $middles)
+    /** Fewer springs have no middle value worth comparing with. [practice] */
+    public const LEAST_SET = 4;
+
+    private const TOO_FEW = 'at least 4 springs of this kind at one height';
+
+    public static function declare(): Sheet
     {
+        return new Sheet(
+            code: 'springs',
+            title: 'Springs',
+            step: Step::Bench,
+            what: 'springs',
+            columns: [
+                Column::length('free_height', Part::Spring, 0.8, 4.0)->at(Axis::Coil)->claimable()->departingAtMost('free_height_allowance')->usually(2.25),
+                Column::force('load_seat', Part::Spring, 0, 600, 'seat load')->at(Axis::Coil)->atHeight()->by('spring_tester')->statable()->usually(168, Unit::PoundForce),
+                Column::force('load_open', Part::Spring, 0, 1500, 'open load')->at(Axis::Coil)->atHeight()->by('spring_tester')->statable()->usually(412, Unit::PoundForce),
+                Column::length('bind_height', Part::Spring, 0.4, 2.5)->at(Axis::Coil)->by('height_micrometer')->claimable()->usually(1.215),
+                Column::length('outside_diameter', Part::Spring, 0.5, 2.5)->at(Axis::Coil)->headed('outside dia.')->claimable()->usually(1.54),
+                Column::length('inside_diameter', Part::Spring, 0.3, 2.2)->at(Axis::Coil)->headed('inside dia.')->claimable()->usually(1.12),
+                self::rate(),
+            ],
+            values: self::values(),
+            judged: [
+                Judged::of('load_from_claim', 'seat load, claim'),
+                Judged::of('load_from_middle', 'seat load, middle')->withinSet(),
+                Judged::of('travel_to_bind', 'travel to bind')->restsOn('installed_height')->singleSpringsOnly('production'),
+                Judged::of('open_load_from_claim', 'open load')->asDeparture('reference'),
+                Judged::of('seat_load_from_claim', 'load at its height')->asDeparture('reference'),
+                Judged::of('rate_from_claim', 'rate')->asDeparture('reference'),
+            ],
+            remarks: [self::middles(...)],
+            faces: Axis::Coil,
+            faceKeys: [Coil::Outer->value, Coil::Inner->value],
+            wants: ['installed_height' => 1, 'bind_height' => 1, 'load_seat' => 1],
+            isCountedAlways: true,
+        );
     }
 
-    public function margin(string $place, string $quantity, ?string $coil = null): ?Margin
+    private static function rate(): Column
     {
-        foreach ($this->margins as $margin) {
-            if ($margin->place === $place && $margin->limit->quantity === $quantity && ($coil === null || $margin->coil === $coil)) {
-                return $margin;
+        $sum = LinearForm::of('rates-together', 'Rate of two springs together', Dimension::Stiffness, 'rate of the outer + rate of the inner', Source::published('parallel springs, any text; from memory'))
+            ->plus('outer', 'rate of the outer spring')->plus('inner', 'rate of the inner spring');
+
+        return Column::of('rate', Part::Spring, 5, 3000, Unit::PoundForcePerInch)->at(Axis::Coil)->neverRead()->statable()->computedUnder('rate')->usually(400, Unit::PoundForcePerInch)->orElse(
+            ...self::ofEachCoil(new RateFromTwoLoads(), [
+                'load_seat' => From::value('load_seat'), 'height_seat' => From::height('load_seat'),
+                'load_open' => From::value('load_open'), 'height_open' => From::height('load_open'),
+            ]),
+            ...[Way::derived($sum, ['outer' => From::value('rate', Coil::Outer->value), 'inner' => From::value('rate', Coil::Inner->value)])->at(Coil::Pair->value)],
+        );
+    }
+
+    /** @return list<Value> */
+    private static function values(): array
+    {
+        $inner = LinearForm::of('inner-installed-height', 'Installed height of the inner spring', Dimension::Length, 'installed height − retainer step', Source::practice())
+            ->plus('installed_height', 'installed height of the outer spring')->minus('inner_step', 'step of the retainer down to the inner spring');
+        $together = LinearForm::of('loads-together', 'Load of two springs together', Dimension::Force, 'load of the outer + load of the inner', Source::published('parallel springs, any text; from memory'))
+            ->plus('outer', 'load of the outer spring at its height')->plus('inner', 'load of the inner spring at its height');
+        $travel = LinearForm::of('travel-to-bind', 'Travel to bind', Dimension::Length, 'installed height − net lift − bind height', Source::practice())
+            ->plus('installed_height', 'installed height, above all shims and locator')->minus('net_lift', 'net valve lift')->minus('bind_height', 'height at which the spring goes solid');
+        $lead = LinearForm::of('inner-travel-over-outer', 'Travel of the inner spring beyond that of the outer', Dimension::Length, 'travel of the inner − travel of the outer', Source::own())
+            ->plus('inner', 'travel to bind of the inner spring')->minus('outer', 'travel to bind of the outer spring');
+        $load = static fn (string $reference): PercentDeparture => new PercentDeparture(
+            'load-departure', 'Departure of a load', Dimension::Force, 'load', 'load as found', $reference,
+            Source::practice('more than 10 per cent from specification or from the middle value is a weak or wrong spring'),
+        );
+        $claimed = $load('specified load, or middle value of the set, at the same height');
+        $rate = new PercentDeparture(
+            'rate-departure', 'Departure of a rate', Dimension::Stiffness, 'rate', 'rate as found', 'rate as claimed',
+            Source::practice('a set spring keeps its rate, another or a cracked one does not'),
+        );
+
+        return [
+            Value::named('spring_height', 'installed height of the spring', Dimension::Length, Site::Station, Axis::Coil)->ofPairToo()->by(
+                Way::same(From::value('installed_height'))->at(Coil::Outer->value),
+                Way::derived($inner, ['installed_height' => From::value('installed_height'), 'inner_step' => From::value('inner_step')])->at(Coil::Inner->value),
+                Way::same(From::value('installed_height'))->at(Coil::Pair->value),
+            ),
+            Value::named('seat_load', 'seat load at the installed height', Dimension::Force, Site::Station, Axis::Coil)->ofPairToo()->headed('load at its height')->by(
+                ...self::ofEachCoil(new LoadAtHeight(), [
+                    'load' => From::value('load_seat'), 'height' => From::height('load_seat'), 'rate' => From::value('rate'), 'wanted_height' => From::value('spring_height'),
+                ]),
+                ...[Way::derived($together, ['outer' => From::value('seat_load', Coil::Outer->value), 'inner' => From::value('seat_load', Coil::Inner->value)])->at(Coil::Pair->value)],
+            ),
+            ...array_map(self::atClaimedHeight(...), ['load_seat', 'load_open']),
+            Value::named('load_from_claim', 'seat load against specification', Dimension::Percent, Site::Station, Axis::Coil)->ofPairToo()
+                ->by(Way::derived($claimed, ['load' => From::measured('load_seat_at_claimed_height'), 'reference' => From::claim('load_seat')])),
+            Value::named('open_load_from_claim', 'open load against specification', Dimension::Percent, Site::Station, Axis::Coil)->ofPairToo()
+                ->by(Way::derived($claimed, ['load' => From::measured('load_open_at_claimed_height'), 'reference' => From::claim('load_open')])),
+            Value::named('seat_load_from_claim', 'load at the installed height against specification', Dimension::Percent, Site::Station, Axis::Coil)->ofPairToo()
+                ->by(Way::derived($claimed, ['load' => From::measured('seat_load'), 'reference' => From::claim('load_seat')])),
+            Value::named('load_middle', 'middle value of the set', Dimension::Force, Site::Station, Axis::Coil)->by(Way::derived(
+                OfSet::middle('middle-value', 'Middle value of a set', 'loads', 'loads of the set', Dimension::Force),
+                ['loads' => From::peers('load_seat', Peers::ofKind(self::LEAST_SET)->atOneHeight()->ofOnePopulation())->called(self::TOO_FEW)],
+            )),
+            Value::named('load_from_middle', 'seat load against the middle value', Dimension::Percent, Site::Station, Axis::Coil)
+                ->by(Way::derived($claimed, ['load' => From::measured('load_seat'), 'reference' => From::value('load_middle')->called(self::TOO_FEW)])),
+            Value::named('rate_from_claim', 'rate against claim', Dimension::Percent, Site::Station, Axis::Coil)->ofPairToo()
+                ->by(Way::derived($rate, ['rate' => From::measured('rate'), 'reference' => From::claim('rate')])),
+            Value::named('free_height_allowance', 'free height that a tenth of the seat load is worth', Dimension::Length, Site::Station, Axis::Coil)
+                ->by(Way::derived(new FreeHeightAllowance(), ['load' => From::claim('load_seat'), 'rate' => From::value('rate')])),
+            Value::named('travel_to_bind', 'travel to bind', Dimension::Length, Site::Station, Axis::Coil)
+                ->by(Way::derived($travel, ['installed_height' => From::value('spring_height'), 'net_lift' => From::value('net_lift'), 'bind_height' => From::value('bind_height')])),
+            Value::named('inner_travel_over_outer', 'travel of the inner spring beyond the outer', Dimension::Length)
+                ->by(Way::derived($lead, ['inner' => From::value('travel_to_bind', Coil::Inner->value), 'outer' => From::value('travel_to_bind', Coil::Outer->value)])),
+        ];
+    }
+
+    /** A load brought to the height of its claim, by way of the spring's own rate: loads are compared at equal heights only. */
+    private static function atClaimedHeight(string $load): Value
+    {
+        $inputs = ['load' => From::value($load), 'height' => From::height($load), 'wanted_height' => From::claimedHeight($load)];
+
+        return Value::named($load.'_at_claimed_height', 'load at the claimed height', Dimension::Force, Site::Station, Axis::Coil)->ofPairToo()->by(
+            ...self::ofEachCoil(new LoadAsTaken(), $inputs),
+            ...self::ofEachCoil(new LoadAtHeight(), $inputs + ['rate' => From::value('rate')]),
+            ...($load !== 'load_seat' ? [] : [Way::derived(new LoadAtHeight(), [
+                'load' => From::value('seat_load'), 'height' => From::value('spring_height'), 'rate' => From::value('rate'), 'wanted_height' => From::claimedHeight('load_seat'),
+            ])->at(Coil::Pair->value)]),
+        );
+    }
+
+    /**
+     * @param array<string, From> $inputs
+     *
+     * @return list<Way>
+     */
+    private static function ofEachCoil(Calculation $calculation, array $inputs): array
+    {
+        return array_map(static fn (Coil $coil): Way => Way::derived($calculation, $inputs)->at($coil->value), [Coil::Outer, Coil::Inner]);
+    }
+
+    /** @return list<string> the middle value of each set, and where a set falls into two */
+    private static function middles(Bench $bench): array
+    {
+        $column = $bench->sheets->columns['load_seat'];
+        $units = $bench->case->settings->units;
+        $said = [];
+        foreach ($bench->case->engine->stations as $station) {
+            foreach ([Coil::Outer, Coil::Inner] as $coil) {
+                $height = $bench->reading($station->code(), $column, $coil->value)?->height();
+                $middle = $height === null ? null : $bench->value($station->code(), 'load_middle', $coil->value);
+                if ($height !== null && $middle instanceof Given && $middle->trace !== null) {
+                    $set = sprintf('%ss%s at %s', $station->kind->word(), $coil === Coil::Inner ? ', inner springs,' : '', $units->show($height->quantity()));
+                    $said[$set] ??= sprintf('Middle value of %d %s: %s.', count($middle->trace->values->all('loads')), $set, $units->show($middle->value->quantity())).($middle->doubt === null ? '' : ' '.$middle->doubt);
+                }
             }
         }
 
-        return null;
+        return array_values($said);
     }
 }

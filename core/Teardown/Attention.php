@@ -15,7 +15,7 @@ use MuteTapper\Core\Knowledge\SeenBy;
 final readonly class Attention
 {
     /** Below this a cause would not leave the sign often enough to be worth a look of its own. [own] */
-    private const WORTH = 0.02;
+    public const WORTH = 0.02;
 
     private function __construct(public string $sign, public Part $part, public string $cause, public float $worth)
     {
@@ -36,15 +36,15 @@ final readonly class Attention
                 $answered[$entry->slot->item] = true;
             }
         }
-        foreach ($case->looks() as $entry) {
-            if ($entry->slot->place === $place) {
-                $looked[$entry->slot->part] = true;
+        foreach ($case->looks() as $look) {
+            if ($look->place === $place) {
+                $looked[$look->part] = true;
             }
         }
         $paths = $knowledge->network->paths();
         $wanted = [];
         foreach ($knowledge->signs as $sign) {
-            if (isset($answered[$sign->code]) || $sign->bench !== null || $sign->site !== $site || !$sign->isPossibleOn($engine)) {
+            if (isset($answered[$sign->code]) || $sign->isFromBench() || $sign->site !== $site || !$sign->isPossibleOn($engine)) {
                 continue;
             }
             $part = null;

@@ -6,6 +6,7 @@ namespace MuteTapper\Core\Teardown;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Knowledge\PlannedStep;
 
@@ -30,7 +31,7 @@ final readonly class StepOrder
 
     public static function slot(): Slot
     {
-        return new Slot('engine', StepRecord::PART, 'order');
+        return new Slot(Place::ENGINE, StepRecord::PART, 'order');
     }
 
     /** @return array<string, mixed> */

@@ -6,6 +6,7 @@ namespace MuteTapper\Core\Teardown;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Entry\Slot;
 
 /** That a step was made, left out, or made without what should have been recorded first; the last two with a reason. */
@@ -30,13 +31,13 @@ final readonly class StepRecord
 
     public static function slot(string $step): Slot
     {
-        return new Slot('engine', self::PART, 'step.'.$step);
+        return new Slot(Place::ENGINE, self::PART, 'step.'.$step);
     }
 
     /** Slot of something a person confirms before a step. */
     public static function confirmation(string $code): Slot
     {
-        return new Slot('engine', self::PART, 'confirm.'.$code);
+        return new Slot(Place::ENGINE, self::PART, 'confirm.'.$code);
     }
 
     /** @return array<string, mixed> */

@@ -8,13 +8,14 @@ use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\SeenState;
 use MuteTapper\Core\Knowledge\PlannedStep;
 use MuteTapper\Core\Knowledge\Question;
 use MuteTapper\Core\Knowledge\Requirement;
 use MuteTapper\Core\Knowledge\RequirementKind;
-use MuteTapper\Core\Sheet\Columns;
+use MuteTapper\Core\Sheet\Sheets;
 
 /** The teardown of one engine in order: made from what it is, what is suspected, and the order a person gave it. */
 final readonly class TeardownPlan
@@ -33,7 +34,7 @@ final readonly class TeardownPlan
      * @param array<string, float> $suspicions probability by family of causes
      * @param list<string> $failed stations reported failed: their parts must be photographed whatever was found
      */
-    public static function of(CaseFile $case, array $steps, array $questions, array $suspicions, array $failed): self
+    public static function of(CaseFile $case, Sheets $sheets, array $steps, array $questions, array $suspicions, array $failed): self
     {
         $chosen = [];
         foreach ($steps as $code => $step) {
@@ -51,7 +52,7 @@ final readonly class TeardownPlan
             $tooEarly = array_filter($step->after, static fn (string $other): bool => isset($ordered[$other]) && !isset($before[$other]) && ($records[$other]->state ?? StepState::Open) === StepState::Open);
             $planned[] = new StepInPlan(
                 $step, $state, $records[$code]->reason ?? '',
-                array_map(static fn (Requirement $requirement): Missing => self::missing($requirement, $case, $questions, $failed), $step->recordFirst),
+                array_map(static fn (Requirement $requirement): Missing => self::missing($requirement, $case, $sheets, $questions, $failed), $step->recordFirst),
                 array_map(static fn (string $other): string => $ordered[$other]->label, array_values($tooEarly)),
                 $chosen[$code][1],
             );
@@ -91,25 +92,25 @@ final readonly class TeardownPlan
      *
      * @throws BadDocument when the knowledge names something that does not exist
      */
-    private static function missing(Requirement $requirement, CaseFile $case, array $questions, array $failed): Missing
+    private static function missing(Requirement $requirement, CaseFile $case, Sheets $sheets, array $questions, array $failed): Missing
     {
         $code = $requirement->code;
         $engine = $case->engine;
         [$sites, $has] = match ($requirement->kind) {
-            RequirementKind::Reading => self::readings($case, $code),
+            RequirementKind::Reading => self::readings($case, $sheets, $code),
             RequirementKind::Answer => self::answers($case, $questions[$code] ?? throw BadDocument::at('/record_first', 'there is no question '.$code.'.')),
             RequirementKind::Look => [$engine->sites(self::part($code)->site()), self::places($case, [EntryKind::Look, EntryKind::Finding], $code)],
             RequirementKind::Photograph => [self::toBePhotographed($case, self::part($code), $failed), self::places($case, [EntryKind::Photograph], $code)],
-            RequirementKind::Confirm => [['engine'], $case->log->headOf(StepRecord::confirmation($code)) === null ? [] : ['engine' => true]],
+            RequirementKind::Confirm => [[Place::ENGINE], $case->log->headOf(StepRecord::confirmation($code)) === null ? [] : [Place::ENGINE => true]],
         };
 
         return new Missing($requirement, array_values(array_filter($sites, static fn (string $site): bool => !isset($has[$site]))), count($sites));
     }
 
     /** @return array{list<string>, array<string, true>} sites that have the reading, and those at which one stands */
-    private static function readings(CaseFile $case, string $code): array
+    private static function readings(CaseFile $case, Sheets $sheets, string $code): array
     {
-        $column = Columns::find($code) ?? throw BadDocument::at('/record_first', 'there is no reading '.$code.'.');
+        $column = $sheets->columns[$code] ?? throw BadDocument::at('/record_first', 'there is no reading '.$code.'.');
         $has = [];
         foreach ($case->log->standing(EntryKind::Reading) as $entry) {
             if ($entry->slot->item === $code) {
@@ -117,7 +118,7 @@ final readonly class TeardownPlan
             }
         }
         // One reading will do for what belongs to the engine or a bank.
-        $sites = $case->engine->sites($column->site());
+        $sites = $case->engine->sites($column->site);
 
         return [$sites, count($sites) === 1 && $has !== [] ? [$sites[0] => true] : $has];
     }

@@ -6,6 +6,7 @@ namespace MuteTapper\Core\Timeline;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Entry\Slot;
 
 /** How a component went into what an event of the timeline began or ended. */
@@ -25,7 +26,7 @@ final readonly class Carry
 
     public static function slot(Component $component, string $event): Slot
     {
-        return new Slot('engine', Event::PART, self::ITEM.$component->value, $event);
+        return new Slot(Place::ENGINE, Event::PART, self::ITEM.$component->value, $event);
     }
 
     public static function componentOf(Slot $slot): ?Component

@@ -6,6 +6,7 @@ namespace MuteTapper\Core\Timeline;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Entry\Slot;
 
 /** A build, run, service or failure in the life of the engine, with what it had run since it was built. */
@@ -27,29 +28,14 @@ final readonly class Event
         }
 
         return new self(
-            $data->get('what')->choice(EventKind::class), self::date($data->maybe('date')), $amount, $data->maybe('unit')?->choice(RunUnit::class) ?? RunUnit::Hours,
+            $data->get('what')->choice(EventKind::class), $data->maybe('date')?->day(), $amount, $data->maybe('unit')?->choice(RunUnit::class) ?? RunUnit::Hours,
             $data->maybe('sameSymptom')?->flag() ?? false, trim($data->maybe('words')?->text(2000) ?? ''),
         );
     }
 
     public static function slot(string $id): Slot
     {
-        return new Slot('engine', self::PART, self::ITEM, $id);
-    }
-
-    /** @throws BadDocument */
-    public static function date(?Node $node): ?\DateTimeImmutable
-    {
-        $text = trim($node?->text(40) ?? '');
-        if ($node === null || $text === '') {
-            return null;
-        }
-        $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
-        if ($date === false || $date->format('Y-m-d') !== $text) {
-            throw BadDocument::at($node->pointer, sprintf('“%s” is not a date; accepted is year-month-day, such as 2026-03-14.', $text));
-        }
-
-        return $date;
+        return new Slot(Place::ENGINE, self::PART, self::ITEM, $id);
     }
 
     /** @return array<string, mixed> */

@@ -7,7 +7,7 @@ namespace MuteTapper\Core\Verdict;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 
-/** All limits by quantity, and the schools that set them. */
+/** All limits by the value they judge, and the schools that set them. */
 final readonly class Limits
 {
     /**
@@ -18,6 +18,7 @@ final readonly class Limits
     {
     }
 
+    /** @throws BadDocument */
     public static function fromNode(Node $node): self
     {
         $limits = $schools = [];
@@ -27,18 +28,23 @@ final readonly class Limits
         foreach ($node->get('schools')->members() as $code => $school) {
             $schools[$code] = ['label' => $school->get('label')->word(), 'meaning' => $school->get('meaning')->word(1000)];
         }
-        foreach ($limits as $quantity => $limit) {
-            if (!isset($limit->schools[$limit->ruling])) {
-                throw BadDocument::at('/limits/'.$quantity.'/default', sprintf('no school “%s” sets this limit.', $limit->ruling));
-            }
-        }
 
         return new self($limits, $schools);
     }
 
-    /** The limit of a quantity as the chosen school sets it. */
-    public function of(string $quantity, string $school): Limit
+    public function has(string $quantity): bool
     {
-        return ($this->limits[$quantity] ?? throw new \OutOfBoundsException('No limit for '.$quantity))->ruledBy($school);
+        return isset($this->limits[$quantity]);
+    }
+
+    public function of(string $quantity): Limit
+    {
+        return $this->limits[$quantity] ?? throw new \LogicException('No limit for '.$quantity);
+    }
+
+    /** @return list<string> */
+    public function quantities(): array
+    {
+        return array_keys($this->limits);
     }
 }

@@ -11,6 +11,8 @@ enum Side: string
     case AtMost = 'at_most';
     /** The size of a signed departure counts: |x| at most the limit. */
     case Within = 'within';
+    /** A least and a most. */
+    case Between = 'between';
 
     public function words(): string
     {
@@ -18,6 +20,7 @@ enum Side: string
             self::AtLeast => 'at least',
             self::AtMost => 'at most',
             self::Within => 'within ±',
+            self::Between => 'between',
         };
     }
 }

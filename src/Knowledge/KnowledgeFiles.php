@@ -43,7 +43,7 @@ final class KnowledgeFiles
     {
         $content = [];
         foreach (self::FILES as $name) {
-            $file = sprintf('%s/core/knowledge/%s.json', $this->projectFolder, $name);
+            $file = sprintf('%s/core/Knowledge/%s.json', $this->projectFolder, $name);
             $content[$name] = json_decode((string) file_get_contents($file), true, 64, \JSON_THROW_ON_ERROR);
         }
 

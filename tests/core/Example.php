@@ -4,19 +4,24 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Core;
 
+use MuteTapper\Core\Assessment\AllSheets;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\CaseFile\Settings;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Engine;
+use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\EntryLog;
 use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Knowledge\Knowledge;
 use MuteTapper\Core\Quantity\EntryParser;
+use MuteTapper\Core\Quantity\PlausibleRange;
+use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Quantity\UnitSystem;
+use MuteTapper\Core\Sheet\Axis;
+use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Sheet\Column;
-use MuteTapper\Core\Spring\SheetColumn;
 
 /** Builds made-up cases for the tests, a line a recorded thing. */
 final class Example
@@ -28,7 +33,7 @@ final class Example
     private int $count = 0;
 
     /** @param array<string, mixed> $engine */
-    public function __construct(private readonly array $engine, private readonly string $school = 'usual')
+    public function __construct(private readonly array $engine, private readonly string $school = 'usual', private readonly UnitSystem $units = UnitSystem::Inch)
     {
     }
 
@@ -51,13 +56,18 @@ final class Example
     {
         if (null === self::$knowledge) {
             $files = [];
-            foreach (['signs', 'causes', 'events', 'limits', 'gauges', 'questions', 'steps'] as $name) {
-                $files[$name] = json_decode((string) file_get_contents(dirname(__DIR__, 2)."/core/knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR);
+            foreach (Knowledge::FILES as $name) {
+                $files[$name] = json_decode((string) file_get_contents(dirname(__DIR__, 2)."/core/Knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR);
             }
             self::$knowledge = Knowledge::fromArray($files);
         }
 
         return self::$knowledge;
+    }
+
+    public function bench(): Bench
+    {
+        return Bench::of($this->case(), AllSheets::get(), self::knowledge()->limits);
     }
 
     public function engine(): Engine
@@ -79,39 +89,48 @@ final class Example
         return $this;
     }
 
-    public function measures(string $place, SheetColumn $column, string $text, ?string $at = null, string $coil = 'outer', ?string $gauge = null): self
+    public function measures(string $place, string $column, string $text, ?string $at = null, string $coil = 'outer', ?string $gauge = null): self
     {
-        $data = ['value' => self::typed($text, $column), 'gauge' => self::knowledge()->gauges[$gauge ?? $column->gauge()]->toArray()];
+        $of = self::column($column);
+        $data = ['value' => self::typed($text, $of->range), 'gauge' => self::knowledge()->gauges[$gauge ?? $of->gauge]->toArray()];
         if (null !== $at) {
-            $data['at'] = self::typed($at, $column, true);
+            $data['at'] = self::typed($at, Column::testHeightRange());
         }
-        $slot = $column->slot($place, $coil);
+        $slot = $of->slot($place, $of->index->has(Axis::Coil) ? $coil : null);
 
         return $this->add('reading', $slot->place, $slot->part, $slot->item, $slot->index, $data);
     }
 
-    public function claims(string $place, SheetColumn $column, string $text, ?string $at = null): self
+    public function claims(string $place, string $column, string $text, ?string $at = null, string $coil = 'outer'): self
     {
-        $data = ['standing' => 'known', 'value' => self::typed($text, $column)];
+        $of = self::column($column);
+        $data = ['standing' => 'known', 'value' => self::typed($text, $of->range)];
         if (null !== $at) {
-            $data['at'] = self::typed($at, $column, true);
+            $data['at'] = self::typed($at, Column::testHeightRange());
         }
-        $slot = $column->slot($place, 'outer');
+        $slot = $of->claimSlot($place, $of->index->has(Axis::Coil) ? $coil : null);
 
-        return $this->add('claim', $slot->place, $slot->part, 'claimed.'.$slot->item, $slot->index, $data);
+        return $this->add('claim', $slot->place, $slot->part, $slot->item, $slot->index, $data);
+    }
+
+    /** A figure or limit of the maker. */
+    public function makers(string $place, Part $part, string $item, float $number, Unit $unit): self
+    {
+        return $this->add('claim', $place, $part->value, 'maker.'.$item, null, ['standing' => 'known', 'value' => ['number' => $number, 'unit' => $unit->value, 'decimals' => 4]]);
     }
 
     public function case(bool $backwards = false): CaseFile
     {
-        return new CaseFile($this->engine(), new Settings(UnitSystem::Inch, $this->school), EntryLog::of($backwards ? array_reverse($this->entries) : $this->entries));
+        return new CaseFile($this->engine(), new Settings($this->units, $this->school), EntryLog::of($backwards ? array_reverse($this->entries) : $this->entries));
     }
 
     /** A reading of any sheet, under an index where there are several. */
-    public function tests(string $place, Column $column, string $text, ?string $index = null, string $at = '2026-11-25T10:00:00Z'): self
+    public function tests(string $place, string $column, string $text, ?string $index = null, string $at = '2026-11-25T10:00:00Z'): self
     {
-        $data = ['value' => self::typed($text, $column), 'gauge' => self::knowledge()->gauges[$column->gauge()]->toArray()];
+        $of = self::column($column);
+        $slot = $of->slot($place, $index);
 
-        return $this->add('reading', $place, $column->part()->value, $column->code(), $index, $data, $at);
+        return $this->add('reading', $slot->place, $slot->part, $slot->item, $slot->index, ['value' => self::typed($text, $of->range), 'gauge' => self::knowledge()->gauges[$of->gauge]->toArray()], $at);
     }
 
     public function answers(string $place, string $question, string $choice): self
@@ -140,10 +159,15 @@ final class Example
         return $this;
     }
 
-    /** @return array{number: float, unit: string, decimals: int} */
-    private static function typed(string $text, Column $column, bool $height = false): array
+    private static function column(string $code): Column
     {
-        $typed = (new EntryParser(UnitSystem::Inch))->parse($text, $height ? SheetColumn::testHeightRange() : $column->range());
+        return AllSheets::get()->columns[$code] ?? throw new \LogicException('No column '.$code);
+    }
+
+    /** @return array{number: float, unit: string, decimals: int} */
+    private static function typed(string $text, PlausibleRange $range): array
+    {
+        $typed = (new EntryParser(UnitSystem::Inch))->parse($text, $range);
 
         return ['number' => $typed->number, 'unit' => $typed->unit->value, 'decimals' => $typed->decimals];
     }

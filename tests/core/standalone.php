@@ -21,8 +21,8 @@ foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($core, Fil
     }
 }
 $files = [];
-foreach (['signs', 'causes', 'events', 'limits', 'gauges', 'questions', 'steps'] as $name) {
-    $files[$name] = json_decode((string) file_get_contents("$core/knowledge/$name.json"), true, 64, JSON_THROW_ON_ERROR);
+foreach (Knowledge::FILES as $name) {
+    $files[$name] = json_decode((string) file_get_contents("$core/Knowledge/$name.json"), true, 64, JSON_THROW_ON_ERROR);
 }
 $document = json_decode((string) file_get_contents(__DIR__.'/standalone-case.json'), true, 64, JSON_THROW_ON_ERROR);
 $ranking = Assessment::of(CaseFile::fromNode(Node::root($document)), Knowledge::fromArray($files))->ranking();

@@ -9,7 +9,6 @@ use MuteTapper\Core\Cause\Item;
 use MuteTapper\Core\Knowledge\Link;
 use MuteTapper\Core\Quantity\Normal;
 use MuteTapper\Core\Quantity\Unit;
-use MuteTapper\Core\Spring\SheetColumn as C;
 use MuteTapper\Tests\Core\Example;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -71,7 +70,7 @@ final class OutsideTest extends TestCase
     public static function cases(): iterable
     {
         yield 'coil bind' => [Example::pushrodEight()->sees('A2-E1', 'spring', 'coils_bright', 3)->sees('A2-E1', 'spring_seat', 'end_coil_dug', 1)->sees('A2-E1', 'pushrod', 'pushrod_bent', 2)
-            ->measures('A2-E1', C::InstalledHeight, '1.720')->measures('A2-E1', C::BindHeight, '1.150')->measures('A2-E1', C::NetLift, '0.565')->claims('kind-E', C::InstalledHeight, '1.800')];
+            ->measures('A2-E1', 'installed_height', '1.720')->measures('A2-E1', 'bind_height', '1.150')->measures('A2-E1', 'net_lift', '0.565')->claims('kind-E', 'installed_height', '1.800')];
         yield 'float, with parts looked at' => [Example::bucketFour()->sees('A1-E1', 'seat', 'seat_hammered', 3)->sees('A1-E1', 'valve', 'tip_peened', 2)->looks('A1-E1', 'spring', 'retainer', 'locks', 'lobe', 'valve', 'follower')->sees('engine', 'running', 'overspeed_seen', 0)];
         yield 'dropped valve, hydraulic roller' => [Example::hydraulicRollerEight()->sees('A1-E1', 'valve', 'valve_dropped', 4)->sees('A1', 'piston', 'crown_struck', 4)->sees('A1-E1', 'locks', 'lock_ridge_sheared', 3)->sees('engine', 'running', 'sudden_stop', 3)];
     }
@@ -93,7 +92,7 @@ final class OutsideTest extends TestCase
         $reference = self::python((string) file_get_contents(__DIR__.'/brute_force.py'), [
             'priors' => $model->priors,
             'events' => array_map(static fn ($event): array => ['code' => $event->code, 'parents' => $links($event->parents)], array_values($model->network->events)),
-            'signs' => array_map(static fn (Item $item): array => ['parents' => $links($model->network->signLinks[$item->sign]), 'ratio' => $item->ratio, 'present' => $item->isPresent], array_values($model->items)),
+            'signs' => array_map(static fn (Item $item): array => ['parents' => $links($model->network->signLinks[$item->sign]), 'ratio' => $item->ratio, 'present' => $item->isPresent], array_values($model->items())),
             'hypotheses' => $hypotheses,
         ]);
         self::assertCount(\count($hypotheses), $reference);

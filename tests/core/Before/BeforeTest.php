@@ -5,14 +5,12 @@ declare(strict_types=1);
 namespace MuteTapper\Tests\Core\Before;
 
 use MuteTapper\Core\Assessment\Assessment;
-use MuteTapper\Core\Before\BeforeAssessor;
-use MuteTapper\Core\Before\BeforeSheet;
-use MuteTapper\Core\Before\Cams;
-use MuteTapper\Core\Before\LashChange;
 use MuteTapper\Core\Before\LashOrder;
-use MuteTapper\Core\Before\TestColumn as T;
+use MuteTapper\Core\Before\PullSheet;
+use MuteTapper\Core\Engine\Cams;
 use MuteTapper\Core\Engine\Station;
-use MuteTapper\Core\Spring\SheetColumn;
+use MuteTapper\Core\Sheet\At;
+use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Verdict\Margin;
 use MuteTapper\Core\Verdict\Verdict;
 use MuteTapper\Tests\Core\Example;
@@ -20,19 +18,38 @@ use PHPUnit\Framework\TestCase;
 
 final class BeforeTest extends TestCase
 {
-    private static function sheet(Example $example): BeforeSheet
+    private static function margin(Bench $bench, string $quantity, string $place, ?string $index = null): Margin
     {
-        return BeforeAssessor::assess($example->case(), Example::knowledge()->limits);
+        return $bench->margin($place, $quantity, $index) ?? self::fail("No $quantity at $place");
     }
 
-    private static function margin(BeforeSheet $sheet, string $quantity, string $place, ?string $cam = null): Margin
+    /** @return list<string> what the tests before the teardown say as a whole */
+    private static function remarks(Bench $bench): array
     {
-        foreach ($sheet->margins as $margin) {
-            if ($margin->limit->quantity === $quantity && $margin->place === $place && (null === $cam || $margin->coil === $cam)) {
-                return $margin;
+        return array_merge(...array_map(static fn (string $sheet): array => $bench->remarks($bench->sheets->named($sheet) ?? self::fail($sheet)), ['cylinders', 'pulls']));
+    }
+
+    /** @return list<string> stations whose two pulls disagree */
+    private static function wantThird(Example $example): array
+    {
+        $bench = $example->bench();
+
+        return array_values(array_filter(array_map(static fn (Station $station): string => $station->code(), $example->engine()->stations), static fn (string $station): bool => PullSheet::wantsThird($bench, $station)));
+    }
+
+    /** @return array<string, string> what is said of the valves that drift, by place */
+    private static function drifts(Bench $bench): array
+    {
+        $drifts = [];
+        foreach (['lash_drift', 'pull_drift'] as $quantity) {
+            foreach ($bench->marginsOf($quantity) as $margin) {
+                if ($margin->isOutside()) {
+                    $drifts[$margin->place] = ($bench->sheets->judged[$quantity]->saying ?? self::fail())(new At($bench, $margin->place), $margin);
+                }
             }
         }
-        self::fail("No $quantity at $place");
+
+        return $drifts;
     }
 
     private static function eight(): Example
@@ -50,7 +67,7 @@ final class BeforeTest extends TestCase
         foreach ($example->engine()->stations as $i => $station) {
             foreach (['1', '2'] as $number) {
                 $load = $named[$station->code()] ?? (string) (115 + ($i * 3 + (int) $number) % 6);
-                $example->tests($station->code(), T::Pull, \is_array($load) ? $load['1' === $number ? 0 : 1] : $load, $number);
+                $example->tests($station->code(), 'pull', \is_array($load) ? $load['1' === $number ? 0 : 1] : $load, $number);
             }
         }
 
@@ -80,26 +97,25 @@ final class BeforeTest extends TestCase
     /** [practice: most at 115 to 120, one at 110, one at 125 are all good; one at 80 has failed] */
     public function testPullsAreJudgedByTheMiddleValue(): void
     {
-        $sheet = self::sheet(self::pulled(self::eight(), ['A2-E1' => '110', 'B2-E1' => '125', 'B3-E1' => '80']));
+        $bench = self::pulled(self::eight(), ['A2-E1' => '110', 'B2-E1' => '125', 'B3-E1' => '80'])->bench();
         foreach (['A1-E1', 'A2-E1', 'B2-E1', 'A1-I1'] as $good) {
-            self::assertContains(self::margin($sheet, 'pull_from_middle', $good)->verdict, [Verdict::Inside, Verdict::InsideClose], $good);
+            self::assertContains(self::margin($bench, 'pull_from_middle', $good)->verdict, [Verdict::Inside, Verdict::InsideClose], $good);
         }
-        self::assertSame(Verdict::Outside, self::margin($sheet, 'pull_from_middle', 'B3-E1')->verdict);
-        self::assertLessThan(-25, self::margin($sheet, 'pull_from_middle', 'B3-E1')->value()?->base);
-        self::assertSame([], $sheet->wantThird);
-        self::assertNull($sheet->nextPull);
+        self::assertSame(Verdict::Outside, self::margin($bench, 'pull_from_middle', 'B3-E1')->verdict);
+        self::assertLessThan(-25, self::margin($bench, 'pull_from_middle', 'B3-E1')->value()?->base);
+        self::assertNull(PullSheet::next($bench));
     }
 
     public function testAnEvenSetSaysNothingOfItsLevel(): void
     {
-        self::assertStringContainsString('cannot tell whether all are low', implode(' ', self::sheet(self::pulled(self::eight()))->remarks));
+        self::assertStringContainsString('cannot tell whether all are low', implode(' ', self::remarks(self::pulled(self::eight())->bench())));
     }
 
     /** The unknown offset of a lever tester is common to all pulls: it must hardly touch a departure. */
     public function testTheTestersOffsetCancels(): void
     {
-        $sheet = self::sheet(self::pulled(self::eight()));
-        $value = self::margin($sheet, 'pull_from_middle', 'A1-E1')->value();
+        $bench = self::pulled(self::eight())->bench();
+        $value = self::margin($bench, 'pull_from_middle', 'A1-E1')->value();
         self::assertNotNull($value);
         self::assertArrayHasKey('gauge lever_tester zero', $value->contributions);
         self::assertLessThan(0.4, abs($value->contributions['gauge lever_tester zero']), 'of 25 lb offset, a fifth of the load');
@@ -108,20 +124,20 @@ final class BeforeTest extends TestCase
     public function testTwoPullsThatDisagreeAskForAThird(): void
     {
         $example = self::pulled(self::eight(), ['A1-I1' => ['110', '116']]);
-        $sheet = self::sheet($example);
-        self::assertSame(['A1-I1'], $sheet->wantThird);
-        self::assertSame('A1-I1', $sheet->nextPull);
-        $settled = self::sheet($example->tests('A1-I1', T::Pull, '115', '3'));
-        self::assertSame([], $settled->wantThird);
-        self::assertNull($settled->nextPull);
+        $bench = $example->bench();
+        self::assertSame(['A1-I1'], self::wantThird($example));
+        self::assertSame('A1-I1', PullSheet::next($bench));
+        $example->tests('A1-I1', 'pull', '115', '3');
+        self::assertSame([], self::wantThird($example));
+        self::assertNull(PullSheet::next($example->bench()));
     }
 
     public function testTheNextValveIsTheFirstInTheOrderOfLash(): void
     {
         $example = self::eight();
-        self::assertSame('A1-I1', self::sheet($example)->nextPull);
-        $example->tests('A1-I1', T::Pull, '118', '1')->tests('A1-I1', T::Pull, '119', '2')->tests('A1-E1', T::Pull, '118', '1');
-        self::assertSame('A1-E1', self::sheet($example)->nextPull, 'one pull is not enough');
+        self::assertSame('A1-I1', PullSheet::next($example->bench()));
+        $example->tests('A1-I1', 'pull', '118', '1')->tests('A1-I1', 'pull', '119', '2')->tests('A1-E1', 'pull', '118', '1');
+        self::assertSame('A1-E1', PullSheet::next($example->bench()), 'one pull is not enough');
     }
 
     /** [practice: the lowest cylinder at least 75 per cent of the highest; two low neighbours point at the gasket] */
@@ -129,26 +145,26 @@ final class BeforeTest extends TestCase
     {
         $example = self::eight();
         foreach (['A1' => 180, 'A2' => 120, 'A3' => 118, 'A4' => 178, 'B1' => 176, 'B2' => 150, 'B3' => 177, 'B4' => 100] as $cylinder => $psi) {
-            $example->tests($cylinder, T::Compression, (string) $psi);
+            $example->tests($cylinder, 'compression', (string) $psi);
         }
-        $sheet = self::sheet($example);
-        self::assertEqualsWithDelta(100 * 120 / 180, self::margin($sheet, 'compression', 'A2')->value()?->base, 1e-9);
-        self::assertSame(Verdict::Outside, self::margin($sheet, 'compression', 'A3')->verdict);
-        self::assertSame(Verdict::Inside, self::margin($sheet, 'compression', 'B2')->verdict);
-        self::assertSame(['Cylinder 3 and cylinder 5 are low together and stand side by side: look at the gasket between them.'], $sheet->remarks, 'cylinder 8 is low by itself');
+        $bench = $example->bench();
+        self::assertEqualsWithDelta(100 * 120 / 180, self::margin($bench, 'compression_share', 'A2')->value()?->base, 1e-9);
+        self::assertSame(Verdict::Outside, self::margin($bench, 'compression_share', 'A3')->verdict);
+        self::assertSame(Verdict::Inside, self::margin($bench, 'compression_share', 'B2')->verdict);
+        self::assertSame(['Cylinder 3 and cylinder 5 are low together and stand side by side: look at the gasket between them.'], self::remarks($bench), 'cylinder 8 is low by itself');
     }
 
     public function testOneCylinderHasNothingToBeComparedWith(): void
     {
-        $single = (new Example(['layout' => 'inline', 'drive' => 'finger', 'cylinders' => 1]))->tests('A1', T::Compression, '150');
-        self::assertSame(Verdict::NotMeasured, self::margin(self::sheet($single), 'compression', 'A1')->verdict);
+        $single = (new Example(['layout' => 'inline', 'drive' => 'finger', 'cylinders' => 1]))->tests('A1', 'compression', '150');
+        self::assertSame(Verdict::NotMeasured, self::margin($single->bench(), 'compression_share', 'A1')->verdict);
     }
 
     public function testTheHotLeakDownGoesBeforeTheCold(): void
     {
-        $example = self::eight()->tests('A1', T::LeakDown, '12', 'cold')->tests('A1', T::LeakDown, '35', 'hot')->tests('A2', T::LeakDown, '8', 'cold');
-        self::assertSame(35.0, self::margin(self::sheet($example), 'leak_down', 'A1')->value()?->base);
-        self::assertSame(Verdict::Inside, self::margin(self::sheet($example), 'leak_down', 'A2')->verdict);
+        $example = self::eight()->tests('A1', 'leak_down', '12', 'cold')->tests('A1', 'leak_down', '35', 'hot')->tests('A2', 'leak_down', '8', 'cold');
+        self::assertSame(35.0, self::margin($example->bench(), 'leak_down', 'A1')->value()?->base);
+        self::assertSame(Verdict::Inside, self::margin($example->bench(), 'leak_down', 'A2')->verdict);
     }
 
     /** [practice: more than 2 crank degrees off the card is a finding] */
@@ -157,25 +173,25 @@ final class BeforeTest extends TestCase
         $four = new Example(['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4]);
         self::assertSame(['A-I' => 'intake cam', 'A-E' => 'exhaust cam'], Cams::of($four->engine()));
         self::assertSame(['cam' => 'cam'], Cams::of(self::eight()->engine()));
-        $four->tests('engine', T::CamPhaseCard, '105', 'A-I')->tests('engine', T::CamPhaseFound, '110.5', 'A-I')->tests('engine', T::CamPhaseCard, '110', 'A-E')->tests('engine', T::CamPhaseFound, '110.5', 'A-E');
-        self::assertSame(Verdict::Outside, self::margin(self::sheet($four), 'cam_phase', 'engine', 'A-I')->verdict);
-        self::assertSame(Verdict::Inside, self::margin(self::sheet($four), 'cam_phase', 'engine', 'A-E')->verdict);
-        $item = Assessment::of($four->case(), Example::knowledge())->items['phase_off_card'] ?? null;
+        $four->tests('engine', 'cam_phase_card', '105', 'A-I')->tests('engine', 'cam_phase_found', '110.5', 'A-I')->tests('engine', 'cam_phase_card', '110', 'A-E')->tests('engine', 'cam_phase_found', '110.5', 'A-E');
+        self::assertSame(Verdict::Outside, self::margin($four->bench(), 'cam_phase', 'engine', 'A-I')->verdict);
+        self::assertSame(Verdict::Inside, self::margin($four->bench(), 'cam_phase', 'engine', 'A-E')->verdict);
+        $item = Assessment::of($four->case(), Example::knowledge())->items()['phase_off_card'] ?? null;
         self::assertNotNull($item);
         self::assertTrue($item->isPresent, 'what was measured is evidence without being written down twice');
     }
 
     public function testAPersonsFindingGoesBeforeTheFigure(): void
     {
-        $example = self::eight()->tests('engine', T::CamPhaseCard, '105', 'cam')->tests('engine', T::CamPhaseFound, '112', 'cam')->sees('engine', 'timing', 'phase_off_card', 0);
-        self::assertFalse(Assessment::of($example->case(), Example::knowledge())->items['phase_off_card']->isPresent);
+        $example = self::eight()->tests('engine', 'cam_phase_card', '105', 'cam')->tests('engine', 'cam_phase_found', '112', 'cam')->sees('engine', 'timing', 'phase_off_card', 0);
+        self::assertFalse(Assessment::of($example->case(), Example::knowledge())->items()['phase_off_card']->isPresent);
     }
 
     public function testAnAnswerAmountsToItsSign(): void
     {
-        $items = Assessment::of(self::eight()->answers('engine', 'vacuum_needle', 'pulsing')->case(), Example::knowledge())->items;
+        $items = Assessment::of(self::eight()->answers('engine', 'vacuum_needle', 'pulsing')->case(), Example::knowledge())->items();
         self::assertTrue($items['vacuum_pulses']->isPresent);
-        $items = Assessment::of(self::eight()->answers('engine', 'vacuum_needle', 'steady')->case(), Example::knowledge())->items;
+        $items = Assessment::of(self::eight()->answers('engine', 'vacuum_needle', 'steady')->case(), Example::knowledge())->items();
         self::assertFalse($items['vacuum_pulses']->isPresent);
     }
 
@@ -184,14 +200,14 @@ final class BeforeTest extends TestCase
     {
         $example = self::eight();
         foreach (['A1-E1' => ['0.016', '0.022'], 'A2-E1' => ['0.016', '0.011'], 'A3-E1' => ['0.016', '0.0165']] as $place => [$before, $now]) {
-            $example->tests($place, SheetColumn::Lash, $before, '2026-03-01')->tests($place, SheetColumn::Lash, $now);
+            $example->tests($place, 'lash', $before, '2026-03-01')->tests($place, 'lash', $now);
         }
-        $sheet = self::sheet($example);
-        self::assertSame(['2026-03-01'], $sheet->dates);
-        $drifts = array_filter($sheet->changes, static fn (LashChange $change): bool => $change->isDrift());
-        self::assertSame(['A1-E1', 'A2-E1'], array_values(array_map(static fn (LashChange $change): string => $change->place, $drifts)));
-        self::assertStringStartsWith('It grew', $sheet->changes[0]->meaning());
-        self::assertStringStartsWith('It shrank', $sheet->changes[1]->meaning());
+        $bench = $example->bench();
+        self::assertSame(['2026-03-01'], $bench->dates());
+        $drifts = self::drifts($bench);
+        self::assertSame(['A1-E1', 'A2-E1'], array_keys($drifts));
+        self::assertStringStartsWith('Since 2026-03-01. It grew', $drifts['A1-E1']);
+        self::assertStringStartsWith('Since 2026-03-01. It shrank', $drifts['A2-E1']);
     }
 
     public function testAValveThatFallsBehindTheOthersDrifts(): void
@@ -199,10 +215,10 @@ final class BeforeTest extends TestCase
         $example = self::pulled(self::eight(), ['B2-E1' => '92']);
         foreach ($example->engine()->stations as $station) {
             // The same tester reads 10 lb higher on that day: only the departures may be followed.
-            $example->tests($station->code(), T::Pull, '127', '2026-02-10.1')->tests($station->code(), T::Pull, '128', '2026-02-10.2');
+            $example->tests($station->code(), 'pull', '127', '2026-02-10.1')->tests($station->code(), 'pull', '128', '2026-02-10.2');
         }
-        $drifts = array_values(array_filter(self::sheet($example)->changes, static fn (LashChange $change): bool => $change->isDrift()));
-        self::assertSame(['B2-E1'], array_map(static fn (LashChange $change): string => $change->place, $drifts));
-        self::assertStringContainsString('falls behind', $drifts[0]->meaning());
+        $drifts = self::drifts($example->bench());
+        self::assertSame(['B2-E1'], array_keys($drifts));
+        self::assertStringContainsString('falls behind', $drifts['B2-E1']);
     }
 }

@@ -46,7 +46,7 @@ final class KnowledgeTest extends TestCase
     public function testEverySignIsWordedForTheBench(): void
     {
         foreach (Example::knowledge()->signs as $sign) {
-            self::assertCount(null === $sign->bench ? 5 : 0, $sign->severity, $sign->code);
+            self::assertCount($sign->isFromBench() ? 0 : 5, $sign->severity, $sign->code);
             self::assertGreaterThanOrEqual(0.002, $sign->leak, $sign->code);
             self::assertLessThanOrEqual(0.2, $sign->leak, $sign->code);
             self::assertNotSame([], Example::knowledge()->network->signLinks[$sign->code], $sign->code.' speaks for nothing');
@@ -89,7 +89,7 @@ final class KnowledgeTest extends TestCase
         $eyes = array_filter(Example::knowledge()->signs, static fn ($sign): bool => SeenBy::Eye === $sign->seenBy);
         self::assertGreaterThan(40, \count($eyes));
         foreach ($eyes as $sign) {
-            self::assertNull($sign->bench, $sign->code);
+            self::assertFalse($sign->isFromBench(), $sign->code);
         }
     }
 

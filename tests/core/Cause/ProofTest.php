@@ -28,7 +28,7 @@ final class ProofTest extends TestCase
             $assessment = Assessment::of($example->case(), Example::knowledge());
             $ranking = $assessment->ranking();
             if (Standing::Leader === $ranking->standing) {
-                $named[$code] = [$example->engine(), $assessment->items, $ranking->leading];
+                $named[$code] = [$example->engine(), $assessment->items(), $ranking->leading];
             }
         }
         self::assertGreaterThan(10, \count($named), 'Most archetypes name a leader.');
@@ -64,7 +64,7 @@ final class ProofTest extends TestCase
                 $on[$code] = self::happens($event->parents, $on, 0.0);
             }
             foreach (Example::knowledge()->signs as $code => $sign) {
-                if (null !== $sign->bench || !$sign->isPossibleOn($engine)) {
+                if ($sign->isFromBench() || !$sign->isPossibleOn($engine)) {
                     continue;
                 }
                 foreach ($sign->parts as $part) {
@@ -96,7 +96,7 @@ final class ProofTest extends TestCase
     {
         $data = [];
         foreach (['causes', 'events', 'signs'] as $name) {
-            $file = json_decode((string) file_get_contents(\dirname(__DIR__, 3)."/core/knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR);
+            $file = json_decode((string) file_get_contents(\dirname(__DIR__, 3)."/core/Knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR);
             self::assertIsArray($file);
             self::assertIsArray($file[$name]);
             $data[$name] = array_map(static function (mixed $entry): mixed {

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace MuteTapper\Tests\Core\Quantity;
 
 use MuteTapper\Core\Quantity\Dimension;
+use MuteTapper\Core\Quantity\DivisionByNothing;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
+use MuteTapper\Core\Quantity\WrongDimension;
 use PHPUnit\Framework\TestCase;
 
 final class UncertainTest extends TestCase
@@ -65,13 +67,13 @@ final class UncertainTest extends TestCase
 
     public function testAddingALengthToAForceIsRefused(): void
     {
-        $this->expectException(\DomainException::class);
+        $this->expectException(WrongDimension::class);
         self::length(1, [])->plus(Uncertain::exact(Quantity::base(1, Dimension::Force)));
     }
 
     public function testDividingByNothingIsRefused(): void
     {
-        $this->expectException(\DomainException::class);
+        $this->expectException(DivisionByNothing::class);
         self::length(1, [])->dividedBy(self::length(0, []), Dimension::Ratio);
     }
 

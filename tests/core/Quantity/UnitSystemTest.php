@@ -9,6 +9,7 @@ use MuteTapper\Core\Quantity\PlausibleRange;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Quantity\UnitSystem;
+use MuteTapper\Core\Quantity\WrongDimension;
 use PHPUnit\Framework\TestCase;
 
 final class UnitSystemTest extends TestCase
@@ -42,7 +43,7 @@ final class UnitSystemTest extends TestCase
             try {
                 $nonsense();
                 self::fail('It was accepted.');
-            } catch (\DomainException $refusal) {
+            } catch (\DomainException|WrongDimension $refusal) {
                 self::assertNotSame('', $refusal->getMessage());
             }
         }

@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Core\Teardown;
 
-use MuteTapper\Core\Before\TestColumn;
+use MuteTapper\Core\Assessment\AllSheets;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Knowledge\PlannedStep;
 use MuteTapper\Core\Knowledge\RequirementKind;
-use MuteTapper\Core\Sheet\Columns;
-use MuteTapper\Core\Spring\SheetColumn;
 use MuteTapper\Core\Teardown\Attention;
 use MuteTapper\Core\Teardown\Custody;
 use MuteTapper\Core\Teardown\PieceCount;
@@ -35,7 +33,7 @@ final class TeardownPlanTest extends TestCase
     {
         $knowledge = Example::knowledge();
 
-        return TeardownPlan::of($example->case(), $knowledge->steps, $knowledge->questions, $suspicions, $failed);
+        return TeardownPlan::of($example->case(), AllSheets::get(), $knowledge->steps, $knowledge->questions, $suspicions, $failed);
     }
 
     private static function step(TeardownPlan $plan, string $code): StepInPlan
@@ -65,11 +63,11 @@ final class TeardownPlanTest extends TestCase
                 self::assertTrue(isset($before[$other]) || [] !== $step->families, "$step->code stands before $other, which it needs");
             }
             foreach ($step->ends as $code) {
-                self::assertTrue(null !== Columns::find($code) || isset($knowledge->questions[$code]), "$step->code ends $code");
+                self::assertTrue(isset(AllSheets::get()->columns[$code]) || isset($knowledge->questions[$code]), "$step->code ends $code");
             }
             foreach ($step->recordFirst as $requirement) {
                 self::assertTrue(match ($requirement->kind) {
-                    RequirementKind::Reading => null !== Columns::find($requirement->code),
+                    RequirementKind::Reading => isset(AllSheets::get()->columns[$requirement->code]),
                     RequirementKind::Answer => isset($knowledge->questions[$requirement->code]),
                     RequirementKind::Look, RequirementKind::Photograph => null !== Part::tryFrom($requirement->code),
                     RequirementKind::Confirm => null !== $requirement->label,
@@ -121,14 +119,14 @@ final class TeardownPlanTest extends TestCase
 
     public function testWhatIsMissingIsCountedByPlace(): void
     {
-        $example = Example::pushrodEight()->tests('A1-E1', SheetColumn::Lash, '0.016');
+        $example = Example::pushrodEight()->tests('A1-E1', 'lash', '0.016');
         $missing = self::step(self::plan($example), 'rockers_off')->recordFirst[0];
         self::assertSame(16, $missing->wanted);
         self::assertCount(15, $missing->places);
         self::assertNotContains('A1-E1', $missing->places);
         foreach ($example->engine()->stations as $station) {
             if ('A1-E1' !== $station->code()) {
-                $example->tests($station->code(), SheetColumn::Lash, '0.016');
+                $example->tests($station->code(), 'lash', '0.016');
             }
         }
         self::assertTrue(self::step(self::plan($example), 'rockers_off')->recordFirst[0]->isRecorded());
@@ -136,7 +134,7 @@ final class TeardownPlanTest extends TestCase
 
     public function testOneReadingDoesForTheEngine(): void
     {
-        $example = Example::pushrodEight()->tests('engine', TestColumn::CamPhaseFound, '108', 'cam');
+        $example = Example::pushrodEight()->tests('engine', 'cam_phase_found', '108', 'cam');
         self::assertTrue(self::step(self::plan($example), 'phase')->recordFirst[0]->isRecorded());
     }
 

@@ -24,7 +24,7 @@ final class LimitTest extends TestCase
 
     private static function bind(string $school = 'usual'): Limit
     {
-        return Example::knowledge()->limits->of('travel_to_bind', $school);
+        return Example::knowledge()->limits->of('travel_to_bind')->ruledBy($school);
     }
 
     /** @return iterable<string, array{float, float, Verdict}> value, standard uncertainty, verdict against at least 0.060 */
@@ -73,12 +73,12 @@ final class LimitTest extends TestCase
         $limit = self::bind('production')->without('production');
         self::assertSame('close', $limit->ruling);
         self::assertArrayNotHasKey('production', $limit->schools);
-        self::assertEqualsWithDelta(0.050, $limit->lowest()->in(Unit::Inch), 1e-12);
+        self::assertEqualsWithDelta(0.050, $limit->leastDemanding()->in(Unit::Inch), 1e-12);
     }
 
     public function testATwoSidedLimitCatchesBothSides(): void
     {
-        $limit = Example::knowledge()->limits->of('load_from_claim', 'usual');
+        $limit = Example::knowledge()->limits->of('load_from_claim');
         $percent = static fn (float $value): Uncertain => Uncertain::of(Quantity::base($value, Dimension::Percent), ['reading' => 0.5]);
         self::assertSame(Verdict::Outside, $limit->verdict($percent(-14)));
         self::assertSame(Verdict::Outside, $limit->verdict($percent(14)));

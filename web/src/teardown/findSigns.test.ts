@@ -9,7 +9,7 @@ interface Entry {
   look_for: string;
 }
 
-const catalogue = (JSON.parse(readFileSync('core/knowledge/signs.json', 'utf8')) as { signs: Entry[] }).signs.map((sign) => ({
+const catalogue = (JSON.parse(readFileSync('core/Knowledge/signs.json', 'utf8')) as { signs: Entry[] }).signs.map((sign) => ({
   code: sign.code,
   name: sign.name,
   words: sign.words ?? [],

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Head;
+
+use MuteTapper\Core\Calculation\Calculation;
+use MuteTapper\Core\Calculation\Input;
+use MuteTapper\Core\Calculation\Source;
+use MuteTapper\Core\Calculation\Values;
+use MuteTapper\Core\Quantity\Dimension;
+use MuteTapper\Core\Quantity\Uncertain;
+
+/** Valve lift for a hydraulic follower, whose element holds lash at nothing. */
+final class NetLiftHydraulic implements Calculation
+{
+    public function name(): string
+    {
+        return 'net-lift-hydraulic';
+    }
+
+    public function title(): string
+    {
+        return 'Net valve lift, hydraulic follower';
+    }
+
+    public function inputs(): array
+    {
+        return [
+            Input::scalar('lobe_lift', 'lift at the lobe', Dimension::Length),
+            Input::scalar('ratio', 'rocker ratio, 1 for direct drive', Dimension::Ratio),
+        ];
+    }
+
+    public function resultDimension(): Dimension
+    {
+        return Dimension::Length;
+    }
+
+    public function formula(): string
+    {
+        return 'lobe lift × ratio';
+    }
+
+    public function source(): Source
+    {
+        return Source::practice();
+    }
+
+    public function compute(Values $values): Uncertain
+    {
+        return $values->one('lobe_lift')->times($values->one('ratio'), Dimension::Length);
+    }
+}

@@ -1,0 +1,434 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Sheet;
+
+use MuteTapper\Core\Calculation\Basis;
+use MuteTapper\Core\Calculation\Contradiction;
+use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Calculation\Trace;
+use MuteTapper\Core\Calculation\Values;
+use MuteTapper\Core\CaseFile\CaseFile;
+use MuteTapper\Core\Engine\Coil;
+use MuteTapper\Core\Entry\Reading;
+use MuteTapper\Core\Entry\Standing;
+use MuteTapper\Core\Quantity\Quantity;
+use MuteTapper\Core\Quantity\Uncertain;
+use MuteTapper\Core\Verdict\Limits;
+use MuteTapper\Core\Verdict\Margin;
+
+/**
+ * Works out the values and margins of a case, each once and only when asked for. A value is asked of a place by its name; a
+ * place narrower than the value's site has it from the cylinder, bank or engine that holds the place.
+ */
+final class Bench
+{
+    /** Test heights nearer than this count as one, in metres. */
+    public const SAME_HEIGHT = 5e-6;
+
+    /** @var array<string, Given|Missing|null> by place, name and index; null while it is being worked out */
+    private array $known = [];
+    /** @var array<string, list<Margin>> by judged value */
+    private array $margins = [];
+
+    private function __construct(
+        public readonly CaseFile $case,
+        public readonly Sheets $sheets,
+        private readonly Limits $limits,
+        private readonly Records $records,
+        private readonly ?self $base,
+        private readonly Change $change,
+    ) {
+    }
+
+    public static function of(CaseFile $case, Sheets $sheets, Limits $limits): self
+    {
+        return new self($case, $sheets, $limits, Records::of($case), null, Change::none());
+    }
+
+    /** The same bench with some values replaced. Nothing else computes a "what if". */
+    public function with(Change $change): self
+    {
+        return new self($this->case, $this->sheets, $this->limits, $this->records, $this->base ?? $this, $change);
+    }
+
+    public function value(string $place, string $name, ?string $index = null): Given|Missing
+    {
+        $value = $this->sheets->value($name);
+        $site = $this->case->engine->siteOf($place, $value->site);
+        if ($site === null) {
+            return Missing::because(sprintf('%s has no %s.', $this->case->engine->placeLabel($place) ?? $place, $value->title));
+        }
+        $key = $site.'/'.$name.'/'.($index ?? '');
+        if (array_key_exists($key, $this->known)) {
+            return $this->known[$key] ?? throw new \LogicException(sprintf('The value “%s” is computed from itself.', $name));
+        }
+        $parts = $value->index->split($index, $this->case->engine);
+        if ($parts === null) {
+            throw new \LogicException(sprintf('“%s” is no index of “%s”.', $index ?? '', $name));
+        }
+        $this->known[$key] = null;
+
+        return $this->known[$key] = $this->workOut($value, $site, $parts);
+    }
+
+    /** What was read there, as it was taken. */
+    public function reading(string $place, Column $column, ?string $index): ?Reading
+    {
+        $source = $this->change->sourceOf($place, $column->part->value) ?? $place;
+
+        return $this->records->reading($column->code, $source, $index);
+    }
+
+    /** What is claimed of it: for the place itself, or for what holds it; else the maker's own figure. */
+    public function claim(string $place, Column $column, ?string $index): ?Given
+    {
+        $claim = $this->records->claim($this->case->engine->statedAt($place), $column->code, $index);
+        $figure = $claim?->uncertain();
+        if ($claim === null || $figure === null) {
+            return null;
+        }
+        $origin = match (true) {
+            $claim->isMakers => 'the maker’s figure',
+            $claim->standing === Standing::Known => 'as claimed, known',
+            default => 'as claimed, said by the customer',
+        };
+
+        return new Given($figure, $origin, Basis::Claimed);
+    }
+
+    /** Whether a spring stands inside another there: anything was read, or is claimed, of an inner one. */
+    public function isDual(string $place): bool
+    {
+        return $this->records->hasCoil($place, $this->case->engine->statedAt($place), Coil::Inner->value);
+    }
+
+    /** @return list<string> days of earlier sheets, oldest first */
+    public function dates(): array
+    {
+        return $this->records->dates();
+    }
+
+    /** @return list<string|null> indexes under which anything was read of a column there */
+    public function indexesRead(string $place, string $column): array
+    {
+        return $this->records->indexes($column, $place);
+    }
+
+    /**
+     * Every margin of a judged value, by site and index.
+     *
+     * @return list<Margin>
+     */
+    public function marginsOf(string $quantity): array
+    {
+        return $this->margins[$quantity] ??= (new MarginMaker($this, $this->limits, $this->records))->of($this->sheets->judged[$quantity] ?? throw new \LogicException('Nothing judges '.$quantity));
+    }
+
+    public function margin(string $place, string $quantity, ?string $index = null): ?Margin
+    {
+        foreach ($this->marginsOf($quantity) as $margin) {
+            if ($margin->place === $place && ($index === null || $margin->index === $index)) {
+                return $margin;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Margin> all margins of a sheet */
+    public function marginsOn(Sheet $sheet): array
+    {
+        return array_merge(...array_map(fn (Judged $judged): array => $this->marginsOf($judged->value), $this->sheets->judgedOn($sheet)));
+    }
+
+    /** @return list<Margin> */
+    public function margins(): array
+    {
+        return array_merge(...array_map($this->marginsOn(...), $this->sheets->fittedTo($this->case->engine)));
+    }
+
+    /** @return list<string> what a sheet says as a whole, in words */
+    public function remarks(Sheet $sheet): array
+    {
+        return array_merge(...array_map(fn (\Closure $remark): array => $remark($this), $sheet->remarks));
+    }
+
+    /**
+     * The parts of its index under which a value is shown at a place: those of an inner spring only where there is one.
+     *
+     * @return list<array<string, string>>
+     */
+    public function partsAt(string $place, Value $value): array
+    {
+        $all = $value->index->all($this->case->engine);
+        if (!$value->index->has(Axis::Coil)) {
+            return $all;
+        }
+        $stated = $this->case->engine->statedAt($place);
+
+        return array_values(array_filter($all, fn (array $parts): bool => match ($coil = $parts[Axis::Coil->value] ?? '') {
+            Coil::Outer->value => true,
+            Coil::Pair->value => $value->isOfPair && $this->records->hasCoil($place, $stated, $coil),
+            default => $this->records->hasCoil($place, $stated, $coil),
+        }));
+    }
+
+    /** @param array<string, string> $parts */
+    private function workOut(Value $value, string $place, array $parts): Given|Missing
+    {
+        $index = $value->index->join($parts);
+        $change = $this->change->of($place, $value->name, $index);
+        if ($change !== null && $this->base !== null) {
+            return $this->changed($change, $this->base->value($place, $value->name, $index));
+        }
+        $read = $this->read($value, $place, $index);
+        if ($read !== null) {
+            return $this->base === null ? $read : $this->followed($read, $value, $place, $parts, $this->base);
+        }
+        $computed = $this->computed($value, $place, $parts);
+        if ($computed instanceof Given && $computed->basis->isMeasured()) {
+            return $computed;
+        }
+        $column = $value->column;
+        if ($column !== null && $column->isClaimable && $this->change->sourceOf($place, $column->part->value) === null) {
+            $claimed = $this->claim($place, $column, $index);
+            if ($claimed !== null) {
+                return $claimed;
+            }
+        }
+        if ($computed instanceof Given) {
+            return $computed;
+        }
+
+        return $column === null ? $computed : Missing::of([$column->label], $computed->because);
+    }
+
+    private function read(Value $value, string $place, ?string $index): ?Given
+    {
+        $reading = $value->column === null ? null : $this->reading($place, $value->column, $index);
+        if ($reading === null) {
+            return null;
+        }
+        $origin = sprintf('%s, %s', $reading->gauge->label, $reading->gauge->stated);
+        $isTaken = $value->column !== null && $this->change->sourceOf($place, $value->column->part->value) !== null;
+
+        return new Given($reading->uncertain(), $isTaken ? $origin.', of the part taken' : $origin, $isTaken ? Basis::Changed : Basis::Read);
+    }
+
+    /**
+     * The first way that yields a value resting on a reading, else the first that yields any, else what is missing.
+     *
+     * @param array<string, string> $parts
+     */
+    private function computed(Value $value, string $place, array $parts): Given|Missing
+    {
+        $best = null;
+        $missing = [];
+        $because = null;
+        foreach ($value->ways as $way) {
+            if (!$way->applies($this->case->engine, $parts)) {
+                continue;
+            }
+            $result = $this->goWay($way, $place, $parts);
+            if ($result instanceof Missing) {
+                $missing = [...$missing, ...$result->what];
+                $because ??= $result->because;
+            } elseif ($result->basis->isMeasured()) {
+                return $result;
+            } elseif ($best === null || $result->basis->value > $best->basis->value) {
+                $best = $result;
+            }
+        }
+
+        return $best ?? Missing::of($missing, $because);
+    }
+
+    /** @param array<string, string> $parts */
+    private function goWay(Way $way, string $place, array $parts): Given|Missing
+    {
+        if ($way->fact !== null) {
+            return ($way->fact)($this->case->engine) ?? Missing::of([]);
+        }
+        if ($way->same !== null) {
+            $one = $this->input($way->same, $place, $parts);
+
+            return is_array($one) ? $one[0] : $one;
+        }
+        $given = $missing = [];
+        $because = null;
+        foreach ($way->inputs as $name => $from) {
+            $input = $this->input($from, $place, $parts);
+            if ($input instanceof Missing) {
+                $missing = [...$missing, ...($from->called === null ? $input->what : [$from->called])];
+                $because ??= $input->because;
+            } else {
+                $given[$name] = $input;
+            }
+        }
+        if (count($given) < count($way->inputs) || $way->calculation === null) {
+            return Missing::of($missing, $because);
+        }
+        try {
+            return Trace::of($way->calculation, Values::of($given))->asGiven();
+        } catch (Contradiction $contradiction) {
+            return Missing::because($contradiction->getMessage());
+        }
+    }
+
+    /**
+     * @param array<string, string> $parts of the value that asks
+     *
+     * @return Given|non-empty-list<Given>|Missing
+     */
+    private function input(From $from, string $place, array $parts): Given|array|Missing
+    {
+        $value = $this->sheets->value($from->name);
+        $index = $from->index ?? $value->index->join($parts);
+        $column = $value->column;
+        switch ($from->respect) {
+            case Respect::Value:
+                return $this->value($place, $from->name, $index);
+            case Respect::Measured:
+                $found = $this->value($place, $from->name, $index);
+
+                return $found instanceof Missing || $found->basis->isMeasured() ? $found : Missing::of([$value->title]);
+            case Respect::Claim:
+                $claimed = $column === null ? null : $this->claim($place, $column, $index);
+
+                return $claimed ?? Missing::of(['claim of the '.$value->title]);
+            case Respect::Height:
+                $height = $column === null ? null : $this->reading($place, $column, $index)?->height();
+
+                return $height === null ? Missing::of([$value->title]) : new Given($height, 'test height');
+            case Respect::ClaimedHeight:
+                $height = $this->records->claim($this->case->engine->statedAt($place), $from->name, $index)?->height();
+
+                return $height === null ? Missing::of(['height of the claimed '.$value->title]) : new Given($height, 'as claimed', Basis::Claimed);
+            case Respect::Every:
+                return $this->every($value, $place, $parts);
+            case Respect::Peers:
+                return $this->peers($value, $from->peers ?? Peers::ofAll(1), $place, $index);
+            case Respect::Oldest:
+            case Respect::Newest:
+                $series = $this->series($value, $place, $parts);
+
+                return count($series) < 2 ? Missing::of([$value->title.' of another date']) : $series[$from->respect === Respect::Oldest ? 0 : count($series) - 1];
+        }
+    }
+
+    /**
+     * @param array<string, string> $parts
+     *
+     * @return non-empty-list<Given>|Missing
+     */
+    private function every(Value $value, string $place, array $parts): array|Missing
+    {
+        $engine = $this->case->engine;
+        $under = $value->column === null
+            ? array_map(static fn (array $own): array => $parts + $own, $value->index->all($engine))
+            : array_map(static fn (?string $index): array => $value->index->split($index, $engine) ?? [], $this->records->indexes($value->name, $place));
+        $found = $missing = [];
+        foreach ($under as $own) {
+            foreach ($value->index->axes as $axis) {
+                if ((isset($parts[$axis->value]) || $axis->isOptional()) && ($parts[$axis->value] ?? null) !== ($own[$axis->value] ?? null)) {
+                    continue 2;
+                }
+            }
+            $one = $this->value($place, $value->name, $value->index->join($own));
+            if ($one instanceof Given) {
+                $found[] = $one;
+            } else {
+                $missing = [...$missing, ...$one->what];
+            }
+        }
+
+        return $found === [] ? Missing::of($missing === [] ? [$value->title] : $missing) : $found;
+    }
+
+    /** @return non-empty-list<Given>|Missing */
+    private function peers(Value $value, Peers $peers, string $place, ?string $index): array|Missing
+    {
+        $own = $peers->atOneHeight && $value->column !== null ? $this->reading($place, $value->column, $index)?->height() : null;
+        $sets = [];
+        foreach ($this->case->engine->sites($value->site) as $site) {
+            $one = $this->value($site, $value->name, $index);
+            if (!$one instanceof Given || !$one->basis->isMeasured()) {
+                continue;
+            }
+            if ($own !== null && $value->column !== null) {
+                $height = $this->reading($site, $value->column, $index)?->height();
+                if ($height === null || abs($height->base - $own->base) > self::SAME_HEIGHT) {
+                    continue;
+                }
+            }
+            $sets[$peers->byKind ? $this->case->engine->station($site)->kind->value ?? '' : ''][] = $one;
+        }
+        if ($peers->elseAll && $sets !== [] && min(array_map(count(...), $sets)) < $peers->least) {
+            $set = array_merge(...array_values($sets));
+        } else {
+            $set = $sets[$peers->byKind ? $this->case->engine->station($place)->kind->value ?? '' : ''] ?? [];
+        }
+        if ($set === [] || count($set) < $peers->least) {
+            return Missing::of([sprintf('at least %d of the %s to compare', $peers->least, $value->title)]);
+        }
+        $doubt = $peers->isOnePopulation ? Populations::doubt($set, $this->case->settings->units) : null;
+
+        return array_map(static fn (Given $given): Given => $given->doubted($doubt), $set);
+    }
+
+    /**
+     * The value on each sheet on which it is known, oldest first, that of this case last.
+     *
+     * @param array<string, string> $parts
+     *
+     * @return list<Given>
+     */
+    private function series(Value $value, string $place, array $parts): array
+    {
+        $series = [];
+        foreach ([...$this->dates(), null] as $date) {
+            $own = $date === null ? $parts : [Axis::Date->value => $date] + $parts;
+            $one = $this->value($place, $value->name, $value->index->join($own));
+            if ($one instanceof Given) {
+                $series[] = new Given($one->value, $date === null ? $one->origin : $one->origin.', '.$date, $one->basis, $one->doubt, $one->trace);
+            }
+        }
+
+        return $series;
+    }
+
+    /** @param array{bool, Quantity} $change */
+    private function changed(array $change, Given|Missing $found): Given|Missing
+    {
+        [$isAdded, $quantity] = $change;
+        if (!$isAdded) {
+            return new Given(Uncertain::exact($quantity), 'tried', Basis::Changed);
+        }
+        if ($found instanceof Missing) {
+            return $found;
+        }
+
+        return new Given($found->value->shifted($quantity), $found->origin.', changed', Basis::Changed, $found->doubt);
+    }
+
+    /**
+     * A reading whose computed counterpart moves with a change keeps its own level and moves as far.
+     *
+     * @param array<string, string> $parts
+     */
+    private function followed(Given $read, Value $value, string $place, array $parts, self $base): Given
+    {
+        if ($value->ways === [] || $read->basis === Basis::Changed) {
+            return $read;
+        }
+        $before = $base->computed($value, $place, $parts);
+        $after = $this->computed($value, $place, $parts);
+        if (!$before instanceof Given || !$after instanceof Given || $before->value->base === $after->value->base) {
+            return $read;
+        }
+
+        return new Given($read->value->plus($after->value->minus($before->value)), $read->origin.', moved as the change would move it', Basis::Changed);
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Sheet;
+
+/** Where an input of a way comes from: a named value at the same place, seen in one of several respects. */
+final readonly class From
+{
+    private function __construct(
+        public string $name,
+        public Respect $respect,
+        public ?string $index = null,
+        public ?Peers $peers = null,
+        public ?string $called = null,
+    ) {
+    }
+
+    /** The value, under the same index as far as it has one, or under this one. */
+    public static function value(string $name, ?string $index = null): self
+    {
+        return new self($name, Respect::Value, $index);
+    }
+
+    /** The value only where it rests on a reading. */
+    public static function measured(string $name): self
+    {
+        return new self($name, Respect::Measured);
+    }
+
+    /** What is claimed of it. */
+    public static function claim(string $name): self
+    {
+        return new self($name, Respect::Claim);
+    }
+
+    /** The height at which it was read. */
+    public static function height(string $name): self
+    {
+        return new self($name, Respect::Height);
+    }
+
+    /** The height at which it is claimed. */
+    public static function claimedHeight(string $name): self
+    {
+        return new self($name, Respect::ClaimedHeight);
+    }
+
+    /** The values of all of a set. */
+    public static function peers(string $name, Peers $peers): self
+    {
+        return new self($name, Respect::Peers, null, $peers);
+    }
+
+    /** The values under every index that this place has beneath the present one. */
+    public static function every(string $name): self
+    {
+        return new self($name, Respect::Every);
+    }
+
+    /** The value on the oldest sheet on which it is known. */
+    public static function oldest(string $name): self
+    {
+        return new self($name, Respect::Oldest);
+    }
+
+    /** The value on the newest sheet; that of this case, where it is known there. */
+    public static function newest(string $name): self
+    {
+        return new self($name, Respect::Newest);
+    }
+
+    /** What is said to be missing when it is. */
+    public function called(string $words): self
+    {
+        return new self($this->name, $this->respect, $this->index, $this->peers, $words);
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Sheet;
+
+use MuteTapper\Core\CaseFile\CaseFile;
+use MuteTapper\Core\Entry\Claim;
+use MuteTapper\Core\Entry\Entry;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\Reading;
+
+/** The readings and claims of a case by what they are of. Each is parsed once, and only when it is asked for. */
+final class Records
+{
+    /** @var array<string, Reading> by id of the entry */
+    private array $readings = [];
+    /** @var array<string, Claim> */
+    private array $claims = [];
+
+    /**
+     * @param array<string, array<string, array<string, Entry>>> $read by item, place and index
+     * @param array<string, array<string, array<string, Entry>>> $claimed by name, place and index
+     * @param array<string, array<string, true>> $coils parts of indexes that occur, by place
+     * @param list<string> $dates
+     */
+    private function __construct(private readonly array $read, private readonly array $claimed, private readonly array $coils, private readonly array $dates)
+    {
+    }
+
+    public static function of(CaseFile $case): self
+    {
+        $read = $claimed = $coils = $dates = [];
+        foreach ($case->log->standing(EntryKind::Reading) as $entry) {
+            $index = $entry->slot->index ?? '';
+            $read[$entry->slot->item][$entry->slot->place][$index] = $entry;
+            $coils[$entry->slot->place][$index] = true;
+            if (preg_match('/^\d{4}-\d{2}-\d{2}/', $index, $match) === 1) {
+                $dates[$match[0]] = true;
+            }
+        }
+        foreach ($case->log->standing(EntryKind::Claim) as $entry) {
+            $index = $entry->slot->index ?? '';
+            foreach ([Claim::CLAIMED, Claim::MAKER] as $prefix) {
+                if (str_starts_with($entry->slot->item, $prefix)) {
+                    $claimed[$entry->slot->item][$entry->slot->place][$index] = $entry;
+                    $coils[$entry->slot->place][$index] = true;
+                }
+            }
+        }
+        ksort($dates);
+
+        return new self($read, $claimed, $coils, array_map(strval(...), array_keys($dates)));
+    }
+
+    public function reading(string $item, string $place, ?string $index): ?Reading
+    {
+        $entry = $this->read[$item][$place][$index ?? ''] ?? null;
+
+        return $entry === null ? null : $this->readings[$entry->id] ??= Reading::of($entry);
+    }
+
+    /**
+     * The claim of a value, else the maker's figure of it, at the first of the places that has one.
+     *
+     * @param list<string> $places
+     */
+    public function claim(array $places, string $name, ?string $index): ?Claim
+    {
+        foreach ([Claim::CLAIMED, Claim::MAKER] as $prefix) {
+            foreach ($places as $place) {
+                $entry = $this->claimed[$prefix.$name][$place][$index ?? ''] ?? null;
+                if ($entry !== null) {
+                    return $this->claims[$entry->id] ??= Claim::of($entry);
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string|null> */
+    public function indexes(string $item, string $place): array
+    {
+        return array_map(static fn (int|string $index): ?string => $index === '' ? null : (string) $index, array_keys($this->read[$item][$place] ?? []));
+    }
+
+    /** @param list<string> $stated places at which something may be claimed for the place */
+    public function hasCoil(string $place, array $stated, string $coil): bool
+    {
+        foreach ([$place, ...$stated] as $one) {
+            if (isset($this->coils[$one][$coil])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<string> days of earlier sheets, oldest first */
+    public function dates(): array
+    {
+        return $this->dates;
+    }
+}

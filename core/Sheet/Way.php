@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Sheet;
+
+use MuteTapper\Core\Calculation\Calculation;
+use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Engine\Engine;
+
+/** How a named value comes about at a place by something else than a reading or a claim of its own. */
+final readonly class Way
+{
+    /**
+     * @param array<string, From> $inputs by input of the calculation
+     * @param (\Closure(Engine): ?Given)|null $fact
+     * @param (\Closure(Engine): bool)|null $on
+     * @param string|null $atKey a part of the index without which it does not apply
+     */
+    private function __construct(
+        public ?Calculation $calculation,
+        public array $inputs,
+        public ?From $same,
+        public ?\Closure $fact,
+        public ?\Closure $on,
+        public ?string $atKey,
+    ) {
+    }
+
+    /** @param array<string, From> $inputs */
+    public static function derived(Calculation $calculation, array $inputs): self
+    {
+        return new self($calculation, $inputs, null, null, null, null);
+    }
+
+    /** Nothing else than another value, under this name. */
+    public static function same(From $value): self
+    {
+        return new self(null, [], $value, null, null, null);
+    }
+
+    /**
+     * A fact of the engine's description, or a usual figure where nothing was said.
+     *
+     * @param \Closure(Engine): ?Given $fact
+     */
+    public static function fact(\Closure $fact): self
+    {
+        return new self(null, [], null, $fact, null, null);
+    }
+
+    /**
+     * Only on engines such as these.
+     *
+     * @param \Closure(Engine): bool $on
+     */
+    public function on(\Closure $on): self
+    {
+        return new self($this->calculation, $this->inputs, $this->same, $this->fact, $on, $this->atKey);
+    }
+
+    /** Only where this key stands in the index. */
+    public function at(string $key): self
+    {
+        return new self($this->calculation, $this->inputs, $this->same, $this->fact, $this->on, $key);
+    }
+
+    /** @param array<string, string> $parts of the index asked for */
+    public function applies(Engine $engine, array $parts): bool
+    {
+        return ($this->on === null || ($this->on)($engine)) && ($this->atKey === null || in_array($this->atKey, $parts, true));
+    }
+}
