@@ -5,18 +5,20 @@ declare(strict_types=1);
 namespace MuteTapper\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
-use MuteTapper\App\CaseFile\CaseRecord;
-use MuteTapper\App\CaseFile\Cases;
 use MuteTapper\App\CaseFile\Documents;
 use MuteTapper\App\Cause\Calls;
 use MuteTapper\App\Cause\CallView;
-use MuteTapper\App\Evidence\EntryRecorder;
+use MuteTapper\App\Entry\EntryRecorder;
 use MuteTapper\App\Library\SavedEngine;
 use MuteTapper\App\Photograph\PhotographStore;
+use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Record\Cases;
 use MuteTapper\App\RunLog\LogStore;
 use MuteTapper\App\Simulated\BenchCamera;
 use MuteTapper\App\Simulated\DataLogger;
+use MuteTapper\Core\Assessment\AllSheets;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Coil;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
@@ -24,6 +26,8 @@ use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\RunLog\LogFormat;
 use MuteTapper\Core\RunLog\LogUse;
 use MuteTapper\Core\RunLog\Thresholds;
+use MuteTapper\Core\Sheet\Axis;
+use MuteTapper\Core\Sheet\Column;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -78,9 +82,8 @@ final class LoadDemoCommand extends Command
         $case = $this->documents->create(Uuid::v7()->toRfc4122(), $scenario->name, $engine, self::ANALYST);
         $this->documents->describe($case, 1, Node::root(['name' => $scenario->name, 'story' => $scenario->story, 'settings' => ['units' => 'inch', 'school' => 'usual']]), self::ANALYST);
         foreach ($scenario->claims as $claim) {
-            $column = SheetColumn::from($claim['column']);
-            $slot = $column->slot($claim['place'], 'outer');
-            $this->record($case, EntryKind::Claim, new Slot($slot->place, $slot->part, 'claimed.'.$slot->item, $slot->index), array_filter(['text' => $claim['text'], 'atText' => $claim['at'] ?? null, 'standing' => $claim['standing']], static fn (?string $value): bool => $value !== null));
+            $column = self::column($claim['column']);
+            $this->record($case, EntryKind::Claim, $column->claimSlot($claim['place'], self::index($column)), array_filter(['text' => $claim['text'], 'atText' => $claim['at'] ?? null, 'standing' => $claim['standing']], static fn (?string $value): bool => $value !== null));
         }
         foreach ($scenario->findings as $finding) {
             $this->record($case, EntryKind::Finding, new Slot($finding['place'], $finding['part'], $finding['sign']), array_filter(['severity' => $finding['severity'], 'state' => 'as_found', 'note' => $finding['note'] ?? null], static fn (mixed $value): bool => $value !== null));
@@ -92,14 +95,14 @@ final class LoadDemoCommand extends Command
         }
         foreach ($engine->stations as $i => $station) {
             foreach (($scenario->readings)($station, $i) as $code => $text) {
-                $column = SheetColumn::from($code);
+                $column = self::column($code);
                 $height = $scenario->claims[0]['text'] ?? '';
-                $at = match ($column) {
+                $at = match ($code) {
                     'load_seat' => ['atText' => $height],
                     'load_open' => ['atText' => number_format((float) $height - (float) $scenario->claims[3]['text'], 3, '.', '')],
                     default => [],
                 };
-                $this->record($case, EntryKind::Reading, $column->slot($station->code(), 'outer'), ['text' => $text] + $at);
+                $this->record($case, EntryKind::Reading, $column->slot($station->code(), self::index($column)), ['text' => $text] + $at);
             }
         }
         foreach ($scenario->more as $more) {
@@ -162,5 +165,16 @@ final class LoadDemoCommand extends Command
     {
         $at = $this->clock->now()->modify(sprintf('-2 days +%d minutes', ++$this->minutes));
         $this->recorder->record($case, new Entry(Uuid::v7()->toRfc4122(), $kind, $slot, null, null, self::ANALYST, $at, null, $data));
+    }
+
+    private static function column(string $code): Column
+    {
+        return AllSheets::get()->columns[$code] ?? throw new \LogicException('The scenario measures '.$code);
+    }
+
+    /** The scenario's springs are single ones. */
+    private static function index(Column $column): ?string
+    {
+        return $column->index->has(Axis::Coil) ? Coil::Outer->value : null;
     }
 }

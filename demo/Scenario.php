@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Demo;
 
 use MuteTapper\App\Simulated\PartPicture;
+use MuteTapper\Core\Assessment\AllSheets;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
@@ -222,9 +223,9 @@ final readonly class Scenario
                     $load = 71.0 * (1 - $lost * $age) + self::scatter(++$i, 11);
                     $lash = 0.010 - ($lost > 0.19 ? 0.004 * $age : 0.0) + 0.0003 * self::scatter($i, 12);
                     foreach ([1, 2] as $number) {
-                        $more[] = ['kind' => EntryKind::Reading, 'slot' => 'pull'->slot($place, trim($date.'.'.$number, '.')), 'data' => ['text' => number_format($load + 0.8 * self::scatter($i, 20 + $number), 0).' lb']];
+                        $more[] = ['kind' => EntryKind::Reading, 'slot' => AllSheets::get()->columns['pull']->slot($place, trim($date.'.'.$number, '.')), 'data' => ['text' => number_format($load + 0.8 * self::scatter($i, 20 + $number), 0).' lb']];
                     }
-                    $more[] = ['kind' => EntryKind::Reading, 'slot' => new Slot($place, 'valve', 'lash', $date === '' ? null : $date), 'data' => ['text' => self::inch($lash)]];
+                    $more[] = ['kind' => EntryKind::Reading, 'slot' => AllSheets::get()->columns['lash']->slot($place, $date === '' ? null : $date), 'data' => ['text' => self::inch($lash)]];
                 }
             }
         }
@@ -263,7 +264,7 @@ final readonly class Scenario
             foreach (['I1' => 167.0, 'E1' => $cylinder[0] === 'B' ? 192.0 : 168.0] as $valve => $load) {
                 foreach ([1, 2] as $number) {
                     $slip = $cylinder === 'B1' && $valve === 'I1' && $number === 2 ? 9.0 : 0.0;
-                    $more[] = ['kind' => EntryKind::Reading, 'slot' => 'pull'->slot($cylinder.'-'.$valve, (string) $number), 'data' => ['text' => number_format($load - 12 + 2 * self::scatter($i, 30 + $number) + $slip, 0)]];
+                    $more[] = ['kind' => EntryKind::Reading, 'slot' => AllSheets::get()->columns['pull']->slot($cylinder.'-'.$valve, (string) $number), 'data' => ['text' => number_format($load - 12 + 2 * self::scatter($i, 30 + $number) + $slip, 0)]];
                 }
             }
         }

@@ -75,7 +75,7 @@ final class PullSheet
             $pull('pull_middle', 'middle value of the pulls', Dimension::Force)->by(Way::derived(
                 $middle('loads of the set'), ['loads' => From::peers('pull_load', Peers::ofKindElseAll(self::LEAST_SET)->ofOnePopulation())],
             )),
-            $pull('pull_middle_of_all', 'middle value of all pulls', Dimension::Force)->by(Way::derived($middle('loads of the set'), ['loads' => From::peers('pull_load', Peers::ofAll(self::LEAST_SET))])),
+            Value::named('pull_middle_of_all', 'middle value of all pulls', Dimension::Force, Site::Engine, Axis::Date)->by(Way::derived($middle('loads of the set'), ['loads' => From::peers('pull_load', Peers::ofAll(self::LEAST_SET))])),
             $pull('pull_from_middle', 'pull against the middle value', Dimension::Percent)
                 ->by(Way::derived($departure, ['load' => From::value('pull_load'), 'reference' => From::value('pull_middle')])),
             // Against all valves together: where most springs of a kind age alike, their own middle value falls with them.

@@ -12,8 +12,8 @@ final class AtWork
 {
     public const NONE = 0;
     public const MOST = (1 << self::BITS) - 2;
-    private const BITS = 10;
-    private const LOW = (1 << self::BITS) - 1;
+    public const BITS = 10;
+    public const LOW = (1 << self::BITS) - 1;
 
     /** @param int $cause number of the cause from 0 */
     public static function one(int $cause): int
@@ -40,18 +40,17 @@ final class AtWork
     /**
      * Those of them that are among the given ones.
      *
-     * @param array<int, true> $among
+     * @param array<int, true> $among by what `one` makes of each
      */
     public static function among(int $causes, array $among): int
     {
-        if ($causes === self::NONE) {
-            return self::NONE;
-        }
         $first = $causes & self::LOW;
         $second = $causes >> self::BITS;
-        $hasSecond = $second !== 0 && isset($among[$second - 1]);
+        if (isset($among[$first])) {
+            return $second !== 0 && isset($among[$second]) ? $causes : $first;
+        }
 
-        return isset($among[$first - 1]) ? ($hasSecond ? $causes : $first) : ($hasSecond ? $second : self::NONE);
+        return $second !== 0 && isset($among[$second]) ? $second : self::NONE;
     }
 
     /** @return list<int> numbers from 0 */

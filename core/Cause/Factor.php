@@ -9,7 +9,7 @@ final readonly class Factor
 {
     /**
      * @param list<int> $scope events, ascending; bit i of a table index is the state of scope[i]
-     * @param array<int, true> $causes numbers of the causes on which the table depends
+     * @param array<int, true> $causes causes on which the table depends, by what `AtWork::one` makes of each
      * @param \Closure(int): list<float> $table table for the causes at work, as AtWork writes them
      * @param string|null $sign the sign whose record this is; null for an event's own table
      */

@@ -89,6 +89,17 @@ final class Model
         return $this->elimination->likelihoodWith($causes, $factor, 'on', static fn (array $table): array => array_map(static fn (int $i, float $p): float => ($i & $bit) === 0 ? 0.0 : $p, array_keys($table), $table)) / $this->elimination->likelihood($causes);
     }
 
+    /** P(a present sign was brought about by something of the network, rather than being there by itself | evidence, causes at work). */
+    public function broughtAbout(string $sign, int $causes): float
+    {
+        $ratio = $this->items[$sign]->ratio;
+        // f = (1 − W) + W·ρ: what is left of it without the first part.
+        $byParents = static fn (float $f): float => $ratio * ($f - 1) / ($ratio - 1);
+        $part = $this->elimination->likelihoodWith($causes, $this->factorOfSign[$sign], 'brought about', static fn (array $table): array => array_map($byParents, $table));
+
+        return $part / $this->elimination->likelihood($causes);
+    }
+
     /** @return list<string> */
     private function lookedAtEvents(): array
     {
@@ -150,7 +161,7 @@ final class Model
         $scope = $this->scopeOf($code);
         $own = 1 << (int) array_search($number, $scope, true);
 
-        return new Factor($scope, array_fill_keys(array_keys($fromCauses), true), static function (int $causes) use ($scope, $own, $leak, $fromEvents, $fromCauses): array {
+        return new Factor($scope, array_fill_keys(array_map(AtWork::one(...), array_keys($fromCauses)), true), static function (int $causes) use ($scope, $own, $leak, $fromEvents, $fromCauses): array {
             $off = 1 - $leak;
             foreach (AtWork::numbers($causes) as $cause) {
                 $off *= 1 - ($fromCauses[$cause] ?? 0.0);
@@ -183,7 +194,7 @@ final class Model
         $ratio = $item->ratio;
         $present = $item->isPresent;
 
-        return new Factor($scope, array_fill_keys(array_keys($fromCauses), true), static function (int $causes) use ($scope, $ratio, $present, $fromEvents, $fromCauses): array {
+        return new Factor($scope, array_fill_keys(array_map(AtWork::one(...), array_keys($fromCauses)), true), static function (int $causes) use ($scope, $ratio, $present, $fromEvents, $fromCauses): array {
             $shrink = static fn (float $w): float => $present ? 1 - $w : 1 - $w * (1 - $ratio);
             $base = 1.0;
             foreach (AtWork::numbers($causes) as $cause) {

@@ -27,6 +27,8 @@ final class Ranker
     public const OPEN_UNEXPLAINED = 0.4;
     public const OPEN_PROBABILITY = 0.05;
     public const PAIR_PROBABILITY = 0.25;
+    /** A sign that an explanation brought about with less than this is left over by it. */
+    public const BROUGHT_ABOUT = 0.5;
     /** How many of the likeliest explanations the events are weighed over. */
     public const WEIGHED = 12;
 
@@ -60,7 +62,23 @@ final class Ranker
 
     private function likelihood(int $atWork): float
     {
-        return $this->likelihoods[$atWork] ??= $this->model->elimination->likelihood($atWork);
+        return $this->likelihoods[$atWork] ??= $this->likelihoodOfPair($atWork) ?? $this->model->elimination->likelihood($atWork);
+    }
+
+    /**
+     * The short form of a pair, L(a)·L(b)/L(none), where either alone is not worth keeping: such a pair is reduced in any case,
+     * and the exact sum would cost most of a ranking's time. Null where the sum must be exact.
+     */
+    private function likelihoodOfPair(int $atWork): ?float
+    {
+        $causes = AtWork::numbers($atWork);
+        if (count($causes) < 2) {
+            return null;
+        }
+        $none = $this->likelihood(AtWork::NONE);
+        [$one, $other] = [$this->likelihood(AtWork::one($causes[0])), $this->likelihood(AtWork::one($causes[1]))];
+
+        return min($one, $other) < self::WORTH_KEEPING * $none ? $one * $other / $none : null;
     }
 
     /** @return list<Hypothesis> */
@@ -225,14 +243,9 @@ final class Ranker
             return [];
         }
         $atWork = $this->model->atWork(...($standing === Standing::Leader ? $leading : [$leading[0]]));
-        $left = [];
-        foreach ((new LedgerMaker($this->model))->lines($atWork) as $sign => $weight) {
-            if ($this->model->items[$sign]->isPresent && $this->model->items[$sign]->ratio > 1 && $weight < Ledger::SILENT) {
-                $left[] = $sign;
-            }
-        }
+        $present = array_filter($this->model->items, static fn (Item $item): bool => $item->isPresent && $item->ratio > 1);
 
-        return $left;
+        return array_keys(array_filter($present, fn (Item $item): bool => $this->model->broughtAbout($item->sign, $atWork) < self::BROUGHT_ABOUT));
     }
 
     /**

@@ -25,6 +25,7 @@ final readonly class Gauge
         public float $repeat,
         public float $repeatRelative,
         public string $stated,
+        public bool $isOnCable,
     ) {
     }
 
@@ -42,10 +43,11 @@ final readonly class Gauge
             $number('repeat'),
             $number('repeat_relative'),
             $node->get('stated')->word(),
+            $node->maybe('cable')?->flag() ?? false,
         );
     }
 
-    /** @return array<string, mixed> in the shape that fromNode reads */
+    /** @return array<string, mixed> what it is worth, in the shape that fromNode reads: stored with each reading */
     public function toArray(): array
     {
         return [

@@ -11,9 +11,12 @@ use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
 
 /** A measurement: what was typed, the gauge it came from, and for a load the height at which it was taken. */
-final readonly class Reading
+final class Reading
 {
-    private function __construct(public string $entryId, public Typed $typed, public Gauge $gauge, public ?Typed $at)
+    /** @var array<string, array{mixed, Gauge}> the last gauge of each code, with the data it was read from: readings repeat it */
+    private static array $gauges = [];
+
+    private function __construct(public readonly string $entryId, public readonly Typed $typed, public readonly Gauge $gauge, public readonly ?Typed $at)
     {
     }
 
@@ -23,7 +26,7 @@ final readonly class Reading
         $data = $entry->node();
         $at = $data->maybe('at');
 
-        return new self($entry->id, self::typed($data->get('value')), Gauge::fromNode($data->get('gauge')), $at === null ? null : self::typed($at));
+        return new self($entry->id, self::typed($data->get('value')), self::gauge($data->get('gauge')), $at === null ? null : self::typed($at));
     }
 
     /** The figure with what its gauge is worth. */
@@ -36,6 +39,18 @@ final readonly class Reading
     public function height(): ?Uncertain
     {
         return $this->at === null ? null : Uncertain::exact($this->at->quantity());
+    }
+
+    /** @throws BadDocument */
+    private static function gauge(Node $node): Gauge
+    {
+        $data = $node->raw();
+        $code = is_array($data) && is_string($data['code'] ?? null) ? $data['code'] : '';
+        if (!isset(self::$gauges[$code]) || self::$gauges[$code][0] !== $data) {
+            self::$gauges[$code] = [$data, Gauge::fromNode($node)];
+        }
+
+        return self::$gauges[$code][1];
     }
 
     public static function typed(Node $node): Typed

@@ -29,6 +29,8 @@ final class Bench
 
     /** @var array<string, Given|Missing|null> by place, name and index; null while it is being worked out */
     private array $known = [];
+    /** @var array<string, non-empty-list<Given>|Missing> by value, index, kind and test height */
+    private array $sets = [];
     /** @var array<string, list<Margin>> by judged value */
     private array $margins = [];
 
@@ -312,9 +314,9 @@ final class Bench
                 return $this->peers($value, $from->peers ?? Peers::ofAll(1), $place, $index);
             case Respect::Oldest:
             case Respect::Newest:
-                $series = $this->series($value, $place, $parts);
+                $ends = $this->ends($value, $place, $parts);
 
-                return count($series) < 2 ? Missing::of([$value->title.' of another date']) : $series[$from->respect === Respect::Oldest ? 0 : count($series) - 1];
+                return $ends instanceof Missing ? $ends : $ends[$from->respect === Respect::Oldest ? 0 : 1];
         }
     }
 
@@ -350,26 +352,30 @@ final class Bench
     /** @return non-empty-list<Given>|Missing */
     private function peers(Value $value, Peers $peers, string $place, ?string $index): array|Missing
     {
-        $own = $peers->atOneHeight && $value->column !== null ? $this->reading($place, $value->column, $index)?->height() : null;
+        $kind = $peers->byKind ? $this->case->engine->station($place)->kind->value ?? '' : '';
+        $height = $peers->atOneHeight && $value->column !== null ? $this->reading($place, $value->column, $index)?->at?->quantity()->base : null;
+        // Places of one kind, tested at one height, have one set.
+        $key = sprintf('%s/%s/%s/%s', $value->name, $index ?? '', $kind, $height === null ? '' : (string) $height);
+
+        return $this->sets[$key] ??= $this->set($value, $peers, $kind, $index, $height);
+    }
+
+    /** @return non-empty-list<Given>|Missing */
+    private function set(Value $value, Peers $peers, string $kind, ?string $index, ?float $height): array|Missing
+    {
         $sets = [];
         foreach ($this->case->engine->sites($value->site) as $site) {
-            $one = $this->value($site, $value->name, $index);
-            if (!$one instanceof Given || !$one->basis->isMeasured()) {
+            $of = $peers->byKind ? $this->case->engine->station($site)->kind->value ?? '' : '';
+            if (!$peers->elseAll && $of !== $kind) {
                 continue;
             }
-            if ($own !== null && $value->column !== null) {
-                $height = $this->reading($site, $value->column, $index)?->height();
-                if ($height === null || abs($height->base - $own->base) > self::SAME_HEIGHT) {
-                    continue;
-                }
+            $one = $this->value($site, $value->name, $index);
+            if ($one instanceof Given && $one->basis->isMeasured() && ($height === null || $this->isTestedAt($height, $value, $site, $index))) {
+                $sets[$of][] = $one;
             }
-            $sets[$peers->byKind ? $this->case->engine->station($site)->kind->value ?? '' : ''][] = $one;
         }
-        if ($peers->elseAll && $sets !== [] && min(array_map(count(...), $sets)) < $peers->least) {
-            $set = array_merge(...array_values($sets));
-        } else {
-            $set = $sets[$peers->byKind ? $this->case->engine->station($place)->kind->value ?? '' : ''] ?? [];
-        }
+        $isTooFew = $peers->elseAll && $sets !== [] && min(array_map(count(...), $sets)) < $peers->least;
+        $set = $isTooFew ? array_merge(...array_values($sets)) : $sets[$kind] ?? [];
         if ($set === [] || count($set) < $peers->least) {
             return Missing::of([sprintf('at least %d of the %s to compare', $peers->least, $value->title)]);
         }
@@ -378,25 +384,42 @@ final class Bench
         return array_map(static fn (Given $given): Given => $given->doubted($doubt), $set);
     }
 
+    private function isTestedAt(float $height, Value $value, string $place, ?string $index): bool
+    {
+        $at = $value->column === null ? null : $this->reading($place, $value->column, $index)?->at?->quantity();
+
+        return $at !== null && abs($at->base - $height) <= self::SAME_HEIGHT;
+    }
+
     /**
-     * The value on each sheet on which it is known, oldest first, that of this case last.
+     * The value on the oldest and on the newest sheet on which it is known, that of this case being the newest.
      *
      * @param array<string, string> $parts
      *
-     * @return list<Given>
+     * @return array{Given, Given}|Missing missing where there are no two
      */
-    private function series(Value $value, string $place, array $parts): array
+    private function ends(Value $value, string $place, array $parts): array|Missing
     {
-        $series = [];
-        foreach ([...$this->dates(), null] as $date) {
-            $own = $date === null ? $parts : [Axis::Date->value => $date] + $parts;
-            $one = $this->value($place, $value->name, $value->index->join($own));
-            if ($one instanceof Given) {
-                $series[] = new Given($one->value, $date === null ? $one->origin : $one->origin.', '.$date, $one->basis, $one->doubt, $one->trace);
-            }
+        $dates = [...$this->dates(), null];
+        $oldest = $newest = null;
+        $first = 0;
+        $last = count($dates) - 1;
+        while ($oldest === null && $first < $last) {
+            $oldest = $this->onDate($value, $place, $parts, $dates[$first++]);
+        }
+        while ($newest === null && $last >= $first) {
+            $newest = $this->onDate($value, $place, $parts, $dates[$last--]);
         }
 
-        return $series;
+        return $oldest === null || $newest === null ? Missing::of([$value->title.' of another date']) : [$oldest, $newest];
+    }
+
+    /** @param array<string, string> $parts */
+    private function onDate(Value $value, string $place, array $parts, ?string $date): ?Given
+    {
+        $one = $this->value($place, $value->name, $value->index->join($date === null ? $parts : [Axis::Date->value => $date] + $parts));
+
+        return $one instanceof Given ? new Given($one->value, $date === null ? $one->origin : $one->origin.', '.$date, $one->basis, $one->doubt, $one->trace) : null;
     }
 
     /** @param array{bool, Quantity} $change */

@@ -11,15 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class LashStopView
 {
     /** @param list<string> $stations */
-    public function __construct(
-        #[OA\Property]
-        public string $cylinder,
-        #[OA\Property]
-        public int $number,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
-        public array $stations,
-        #[OA\Property]
-        public string $words,
-    ) {
+    public function __construct(public string $cylinder, public int $number, public array $stations, public string $words)
+    {
     }
 }

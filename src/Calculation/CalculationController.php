@@ -28,7 +28,7 @@ final class CalculationController
     }
 
     #[Route('/{name}', methods: ['POST'])]
-    #[OA\Post(path: '/api/calculations/{name}', operationId: 'runCalculation', parameters: [new OA\PathParameter(name: 'name', schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'units', schema: new OA\Schema(type: 'string', enum: ['inch', 'metric']))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(type: 'object')), responses: [
+    #[OA\Post(path: '/api/calculations/{name}', operationId: 'runCalculation', parameters: [new OA\QueryParameter(name: 'units', schema: new OA\Schema(type: 'string', enum: ['inch', 'metric']))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(type: 'object')), responses: [
         new OA\Response(response: 200, description: 'the result with its reasoning', content: new OA\JsonContent(ref: TraceView::class)),
     ])]
     public function run(string $name, Request $request): JsonResponse

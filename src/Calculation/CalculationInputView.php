@@ -11,13 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class CalculationInputView
 {
     public function __construct(
-        #[OA\Property]
         public string $name,
-        #[OA\Property]
         public string $meaning,
-        #[OA\Property]
         public string $dimension,
-        #[OA\Property]
         public bool $isList,
     ) {
     }

@@ -14,19 +14,12 @@ final readonly class CalculationView
 {
     /** @param list<CalculationInputView> $inputs */
     private function __construct(
-        #[OA\Property]
         public string $name,
-        #[OA\Property]
         public string $title,
-        #[OA\Property]
         public string $formula,
-        #[OA\Property]
         public string $mark,
-        #[OA\Property]
         public string $source,
-        #[OA\Property]
         public string $resultDimension,
-        #[OA\Property(items: new OA\Items(ref: CalculationInputView::class))]
         public array $inputs,
     ) {
     }

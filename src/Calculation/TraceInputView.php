@@ -12,13 +12,9 @@ use OpenApi\Attributes as OA;
 final readonly class TraceInputView
 {
     public function __construct(
-        #[OA\Property]
         public string $name,
-        #[OA\Property]
         public string $meaning,
-        #[OA\Property]
         public QuantityView $value,
-        #[OA\Property]
         public string $origin,
         #[OA\Property(description: 'share of the variance, 0 to 1')]
         public float $share,

@@ -6,6 +6,7 @@ namespace MuteTapper\App\Calculation;
 
 use MuteTapper\App\Shared\QuantityView;
 use MuteTapper\Core\Calculation\Trace;
+use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Quantity\UnitSystem;
 use OpenApi\Attributes as OA;
 
@@ -15,34 +16,28 @@ final readonly class TraceView
 {
     /** @param list<TraceInputView> $inputs */
     private function __construct(
-        #[OA\Property]
         public string $calculation,
-        #[OA\Property]
         public string $title,
-        #[OA\Property]
         public string $formula,
         #[OA\Property(description: 'pub, practice or own')]
         public string $mark,
-        #[OA\Property]
         public string $source,
-        #[OA\Property(items: new OA\Items(ref: TraceInputView::class))]
         public array $inputs,
-        #[OA\Property]
         public QuantityView $result,
     ) {
     }
 
-    public static function of(Trace $trace, UnitSystem $units): self
+    public static function of(Trace $trace, UnitSystem $units, Fineness $fineness = Fineness::Usual): self
     {
         $shares = $trace->shares();
         $inputs = [];
         foreach ($trace->calculation->inputs() as $input) {
             foreach ($trace->values->given[$input->name] as $given) {
-                $inputs[] = new TraceInputView($input->name, $input->meaning, QuantityView::uncertain($given->value, $units), $given->origin, $shares[$input->name]);
+                $inputs[] = new TraceInputView($input->name, $input->meaning, QuantityView::uncertain($given->value, $units, $fineness === Fineness::Tenths ? Fineness::Fine : $fineness), $given->origin, $shares[$input->name]);
             }
         }
         $source = $trace->calculation->source();
 
-        return new self($trace->calculation->name(), $trace->calculation->title(), $trace->calculation->formula(), $source->mark, $source->text, $inputs, QuantityView::uncertain($trace->result, $units));
+        return new self($trace->calculation->name(), $trace->calculation->title(), $trace->calculation->formula(), $source->mark, $source->text, $inputs, QuantityView::uncertain($trace->result, $units, $fineness));
     }
 }

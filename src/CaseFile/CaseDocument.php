@@ -5,14 +5,19 @@ declare(strict_types=1);
 namespace MuteTapper\App\CaseFile;
 
 use Doctrine\ORM\EntityManagerInterface;
-use MuteTapper\App\Cause\SignedCall;
-use MuteTapper\App\Evidence\EntryRecord;
-use MuteTapper\App\Evidence\SlotHead;
-use MuteTapper\App\Photograph\Photograph;
-use MuteTapper\App\Photograph\WorkingCopyState;
-use MuteTapper\App\Shared\AuditRecord;
+use MuteTapper\App\Knowledge\KnowledgeFiles;
+use MuteTapper\App\Record\AuditRecord;
+use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Record\Cases;
+use MuteTapper\App\Record\EntryRecord;
+use MuteTapper\App\Record\Photograph;
+use MuteTapper\App\Record\SignedCall;
+use MuteTapper\App\Record\SlotHead;
+use MuteTapper\App\Record\WorkingCopyState;
 use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\App\Shared\Problem;
+use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\Assessment\EntryRules;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\CaseFile\Settings;
 use MuteTapper\Core\CaseFile\Story;
@@ -39,6 +44,7 @@ final readonly class CaseDocument
         private EntityManagerInterface $entities,
         private Cases $cases,
         private ClockInterface $clock,
+        private KnowledgeFiles $knowledge,
         private string $projectFolder,
     ) {
     }
@@ -103,6 +109,7 @@ final readonly class CaseDocument
             throw Problem::invalid(sprintf('%s, at %s: %s', $name, '' === $pointer ? 'its top' : $pointer, (new ErrorFormatter())->formatErrorMessage($error)), ['pointer' => $pointer]);
         }
         $case = CaseFile::fromNode($document);
+        (new EntryRules($this->knowledge->current(), AllSheets::get()))->checkAll($case);
         Story::fromNode($document->maybe('story'), $case->engine);
 
         return $document;
@@ -173,7 +180,7 @@ final readonly class CaseDocument
     private function storeEntries(CaseRecord $case, Node $document, bool $renew): void
     {
         $newIds = [];
-        $heads = [];
+        $heads = $first = [];
         foreach ($document->get('entries')->items() as $node) {
             $entry = Entry::fromNode($node);
             if ($renew) {
@@ -186,9 +193,10 @@ final readonly class CaseDocument
             $record = EntryRecord::of($case, $case->revision, $entry);
             $this->entities->persist($record);
             $heads[$entry->slot->key()] = $record;
+            $first[$entry->slot->key()] ??= $record->seq;
         }
         foreach ($heads as $key => $record) {
-            $this->entities->persist(new SlotHead($case, $key, $record));
+            $this->entities->persist(new SlotHead($case, $key, $record, $first[$key]));
         }
     }
 }

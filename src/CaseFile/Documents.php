@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace MuteTapper\App\CaseFile;
 
 use Doctrine\ORM\EntityManagerInterface;
-use MuteTapper\App\Shared\AuditRecord;
+use MuteTapper\App\Knowledge\KnowledgeFiles;
+use MuteTapper\App\Record\AuditRecord;
+use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Shared\Problem;
-use MuteTapper\Core\CaseFile\CaseFile;
+use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\Assessment\EntryRules;
 use MuteTapper\Core\CaseFile\Settings;
 use MuteTapper\Core\CaseFile\Story;
 use MuteTapper\Core\Document\BadDocument;
@@ -18,7 +22,7 @@ use Psr\Clock\ClockInterface;
 /** Makes cases and changes their documents; each change under the version that the person saw. */
 final readonly class Documents
 {
-    public function __construct(private EntityManagerInterface $entities, private Cases $cases, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $entities, private Cases $cases, private KnowledgeFiles $knowledge, private ClockInterface $clock)
     {
     }
 
@@ -45,7 +49,7 @@ final readonly class Documents
             $case->name = $input->get('name')->word();
             $case->description = [
                 'story' => Story::fromNode($input->get('story'), $this->cases->engine($case))->toArray(),
-                'settings' => Settings::fromNode($input->get('settings'))->toArray(),
+                'settings' => $this->settings($input->get('settings'))->toArray(),
             ];
             ++$case->descriptionVersion;
             $this->audit($case, 'description', $by);
@@ -60,9 +64,10 @@ final readonly class Documents
             $this->raise($case);
             self::expect($case->engineVersion, $seenVersion, 'engine');
             $orphans = [];
+            $rules = new EntryRules($this->knowledge->current(), AllSheets::get());
             foreach ($this->cases->heads($case) as $entry) {
                 try {
-                    CaseFile::checkEntry($entry, $engine);
+                    $rules->check($entry, $engine);
                 } catch (BadDocument) {
                     $orphans[$entry->slot->place] = $this->cases->engine($case)->placeLabel($entry->slot->place) ?? $entry->slot->place;
                 }
@@ -91,6 +96,23 @@ final readonly class Documents
             ++$case->callVersion;
             $this->audit($case, 'call', $by);
         });
+    }
+
+    /** @throws BadDocument when no limit is set by the school, or there is no such limit */
+    private function settings(Node $node): Settings
+    {
+        $settings = Settings::fromNode($node);
+        $limits = $this->knowledge->current()->limits;
+        if (!isset($limits->schools[$settings->school])) {
+            throw BadDocument::at('/settings/school', sprintf('there is no school “%s”; accepted is one of %s.', $settings->school, implode(', ', array_keys($limits->schools))));
+        }
+        foreach ($settings->schools as $limit => $school) {
+            if (!$limits->has($limit) || !isset($limits->of($limit)->schools[$school])) {
+                throw BadDocument::at('/settings/schools/'.$limit, sprintf('no school “%s” sets a limit of that name.', $school));
+            }
+        }
+
+        return $settings;
     }
 
     public function audit(CaseRecord $case, string $action, string $by): void

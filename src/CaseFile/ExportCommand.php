@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\App\CaseFile;
 
 use Doctrine\ORM\EntityManagerInterface;
+use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Shared\JsonCommand;
 use MuteTapper\App\Shared\Problem;
 use Symfony\Component\Console\Attribute\AsCommand;

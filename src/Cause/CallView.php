@@ -12,13 +12,10 @@ final readonly class CallView
 {
     /** @param list<string> $causes */
     public function __construct(
-        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $causes,
-        #[OA\Property]
         public string $words,
         #[OA\Property(description: 'per cent')]
         public ?int $confidence,
-        #[OA\Property]
         public string $by,
     ) {
     }

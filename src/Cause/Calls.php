@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace MuteTapper\App\Cause;
 
 use Doctrine\ORM\EntityManagerInterface;
-use MuteTapper\App\CaseFile\CaseRecord;
-use MuteTapper\App\CaseFile\Cases;
+use MuteTapper\App\Assessment\Assessments;
 use MuteTapper\App\CaseFile\Documents;
 use MuteTapper\App\Knowledge\KnowledgeFiles;
+use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Record\Cases;
+use MuteTapper\App\Record\SignedCall;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
@@ -23,6 +25,7 @@ final readonly class Calls
         private Cases $cases,
         private Documents $documents,
         private Assessments $assessments,
+        private Rankings $rankings,
         private KnowledgeFiles $knowledge,
         private ClockInterface $clock,
     ) {
@@ -86,11 +89,11 @@ final readonly class Calls
         }
         $content = json_decode(json_encode([
             'call' => $call,
-            'ranking' => $this->assessments->ranking($case),
+            'ranking' => $this->rankings->of($case),
             'ledgers' => $ledgers,
             'revision' => $case->revision,
             'knowledge' => $this->knowledge->current()->hash,
-            'engine_version' => Assessments::ENGINE_VERSION,
+            'core' => $this->assessments->coreHash(),
             'school' => $assessment->case->settings->school,
         ], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION), true, 64, \JSON_THROW_ON_ERROR);
         $this->entities->wrapInTransaction(function () use ($case, $by, $content): void {

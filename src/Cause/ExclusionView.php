@@ -11,11 +11,8 @@ use OpenApi\Attributes as OA;
 final readonly class ExclusionView
 {
     public function __construct(
-        #[OA\Property]
         public string $code,
-        #[OA\Property]
         public string $label,
-        #[OA\Property]
         public string $because,
     ) {
     }

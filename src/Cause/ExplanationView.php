@@ -12,11 +12,8 @@ final readonly class ExplanationView
 {
     /** @param list<string> $causes */
     public function __construct(
-        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $causes,
-        #[OA\Property]
         public string $label,
-        #[OA\Property]
         public float $probability,
     ) {
     }

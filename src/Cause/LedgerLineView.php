@@ -15,9 +15,7 @@ final readonly class LedgerLineView
      * @param list<string> $placeLabels
      */
     public function __construct(
-        #[OA\Property]
         public string $sign,
-        #[OA\Property]
         public string $name,
         #[OA\Property(description: 'what was found, in words')]
         public string $words,
@@ -25,13 +23,10 @@ final readonly class LedgerLineView
         public float $decibans,
         #[OA\Property(description: 'as a factor: ×6 or ÷1.8')]
         public string $factor,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $places,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $placeLabels,
         #[OA\Property(description: 'where it was recorded: teardown, bench or story')]
         public string $step,
-        #[OA\Property]
         public ?string $part,
     ) {
     }

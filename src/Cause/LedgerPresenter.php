@@ -39,7 +39,7 @@ final class LedgerPresenter
 
     private static function line(Assessment $assessment, string $code, float $decibans): LedgerLineView
     {
-        $item = $assessment->items[$code];
+        $item = $assessment->items()[$code];
         $sign = $assessment->knowledge->signs[$code];
         $places = $item->isPresent ? $item->places : array_keys($item->sites);
         $labels = array_map(static fn (string $place): string => $assessment->case->engine->placeLabel($place) ?? $place, $places);
@@ -70,19 +70,14 @@ final class LedgerPresenter
             ItemKind::Bench => $item->isPresent ? sprintf('%s, %s', $name, $where) : sprintf('measured, not so: %s, %d of %d', $name, $count, $item->siteCount),
             ItemKind::Finding => match (true) {
                 !$item->isPresent => $site === Site::Engine ? sprintf('asked or looked, not so: %s', $name) : sprintf('looked, nothing: %s, %d of %d', $name, $count, $item->siteCount),
-                $site === Site::Engine => sprintf('%s, %s', $name, self::worst($assessment, $item)),
-                default => sprintf('%s, %s, %s', $name, self::worst($assessment, $item), $where),
+                $site === Site::Engine => sprintf('%s, %s', $name, self::worst($item)),
+                default => sprintf('%s, %s, %s', $name, self::worst($item), $where),
             },
         };
     }
 
-    private static function worst(Assessment $assessment, Item $item): string
+    private static function worst(Item $item): string
     {
-        $worst = 0;
-        foreach ($assessment->case->findings() as $finding) {
-            $worst = $finding->sign === $item->sign ? max($worst, $finding->severity->value) : $worst;
-        }
-
-        return Severity::from($worst)->word();
+        return ($item->severity ?? Severity::Clear)->word();
     }
 }

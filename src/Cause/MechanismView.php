@@ -11,13 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class MechanismView
 {
     public function __construct(
-        #[OA\Property]
         public string $code,
-        #[OA\Property]
         public string $label,
-        #[OA\Property]
         public float $probability,
-        #[OA\Property]
         public bool $established,
     ) {
     }

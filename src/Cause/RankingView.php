@@ -23,27 +23,17 @@ final readonly class RankingView
      * @param list<string> $leftUnexplained
      */
     private function __construct(
-        #[OA\Property]
         public int $revision,
-        #[OA\Property]
         public string $knowledge,
-        #[OA\Property(type: 'string', enum: Standing::class)]
         public Standing $standing,
         #[OA\Property(description: 'one sentence: leader, open between, or not enough evidence')]
         public string $sentence,
-        #[OA\Property(items: new OA\Items(ref: RankedCauseView::class))]
         public array $causes,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $leading,
-        #[OA\Property(items: new OA\Items(ref: ExplanationView::class))]
         public array $explanations,
-        #[OA\Property]
         public float $unexplained,
-        #[OA\Property(items: new OA\Items(ref: MechanismView::class))]
         public array $mechanisms,
-        #[OA\Property(items: new OA\Items(ref: ExclusionView::class))]
         public array $excluded,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $leftUnexplained,
         #[OA\Property(description: 'signs recorded as present')]
         public int $present,
@@ -60,11 +50,11 @@ final readonly class RankingView
         foreach ($ranking->causes as $ranked) {
             $causes[] = new RankedCauseView($ranked->cause->code, $ranked->cause->label, $ranked->cause->explain, $ranked->cause->family, $assessment->knowledge->families[$ranked->cause->family], $ranked->probability, $ranked->gain, $ranked->region, $ranked->cause->outside);
         }
-        $established = $ranking->established();
+        $established = $ranking->established;
         foreach ($ranking->mechanisms as $code => $probability) {
             $mechanisms[] = new MechanismView($code, $network->events[$code]->label, $probability, in_array($code, $established, true));
         }
-        $items = array_filter($assessment->items, static fn ($item): bool => $item->kind !== ItemKind::Unanswered);
+        $items = array_filter($assessment->items(), static fn ($item): bool => $item->kind !== ItemKind::Unanswered);
         $present = count(array_filter($items, static fn ($item): bool => $item->isPresent));
 
         return new self(
@@ -76,6 +66,15 @@ final readonly class RankingView
             array_map(static fn (string $code, string $flag): ExclusionView => new ExclusionView($code, $label($code), self::excludedBecause($flag)), array_keys($ranking->excluded), array_values($ranking->excluded)),
             array_map(static fn (string $sign): string => $assessment->knowledge->signs[$sign]->name, $ranking->unexplainedSigns),
             $present, count($items) - $present,
+        );
+    }
+
+    /** The same ranking, seen at another revision: what changed since did not change the evidence. */
+    public function at(int $revision): self
+    {
+        return new self(
+            $revision, $this->knowledge, $this->standing, $this->sentence, $this->causes, $this->leading, $this->explanations, $this->unexplained,
+            $this->mechanisms, $this->excluded, $this->leftUnexplained, $this->present, $this->absent,
         );
     }
 

@@ -11,15 +11,11 @@ use OpenApi\Attributes as OA;
 final readonly class SignedCallView
 {
     public function __construct(
-        #[OA\Property]
         public CallView $call,
-        #[OA\Property]
         public string $by,
-        #[OA\Property]
         public string $at,
         #[OA\Property(description: 'what the ranking said then')]
         public string $rankingSentence,
-        #[OA\Property]
         public int $revision,
     ) {
     }

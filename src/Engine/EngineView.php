@@ -21,35 +21,22 @@ final readonly class EngineView
      * @param list<int> $firingOrder
      */
     private function __construct(
-        #[OA\Property]
         public string $summary,
-        #[OA\Property(type: 'string', enum: Layout::class)]
         public Layout $layout,
-        #[OA\Property(type: 'string', enum: DriveKind::class)]
         public DriveKind $drive,
-        #[OA\Property(type: 'string', enum: FollowerFace::class)]
         public FollowerFace $face,
-        #[OA\Property(type: 'string', enum: LashKind::class)]
         public LashKind $lash,
-        #[OA\Property]
         public int $cylinders,
-        #[OA\Property]
         public int $intakeValves,
-        #[OA\Property]
         public int $exhaustValves,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'integer')))]
         public array $numbering,
         #[OA\Property(type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(type: 'string'))]
         public ?array $valveOrder,
-        #[OA\Property(items: new OA\Items(type: 'integer'))]
         public array $firingOrder,
-        #[OA\Property]
         public string $forwardBank,
-        #[OA\Property]
         public ?float $rockerRatio,
-        #[OA\Property]
         public ?float $intendedSpeed,
-        #[OA\Property]
         public ?float $reachedSpeed,
     ) {
     }

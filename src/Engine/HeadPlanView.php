@@ -18,11 +18,8 @@ final readonly class HeadPlanView
      * @param list<array<string, mixed>> $columns
      */
     private function __construct(
-        #[OA\Property]
         public float $width,
-        #[OA\Property]
         public float $height,
-        #[OA\Property]
         public ?float $crankLine,
         #[OA\Property(items: new OA\Items(required: ['bank', 'left', 'top', 'right', 'bottom'], properties: [
             new OA\Property('bank', type: 'string'), new OA\Property('left', type: 'number'), new OA\Property('top', type: 'number'), new OA\Property('right', type: 'number'), new OA\Property('bottom', type: 'number'),

@@ -11,9 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class PlannedEngine
 {
     public function __construct(
-        #[OA\Property]
         public EngineView $engine,
-        #[OA\Property]
         public HeadPlanView $plan,
     ) {
     }

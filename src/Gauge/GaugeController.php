@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\App\Gauge;
 
 use MuteTapper\App\Shared\Problem;
-use MuteTapper\Core\Sheet\Columns;
+use MuteTapper\Core\Assessment\AllSheets;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -16,7 +16,6 @@ final class GaugeController
 {
     #[Route('/api/gauges/{gauge}/reading', methods: ['GET'])]
     #[OA\Get(path: '/api/gauges/{gauge}/reading', operationId: 'readGauge', parameters: [
-        new OA\PathParameter(name: 'gauge', schema: new OA\Schema(type: 'string')),
         new OA\QueryParameter(name: 'quantity', description: 'column it is read for', required: true, schema: new OA\Schema(type: 'string')),
     ], responses: [
         new OA\Response(response: 200, description: 'one line of the gauge', content: new OA\JsonContent(ref: GaugeLine::class)),
@@ -24,7 +23,7 @@ final class GaugeController
     public function read(string $gauge, Request $request, GaugeFeed $feed): JsonResponse
     {
         $quantity = $request->query->getString('quantity');
-        if (!$feed->has($gauge) || Columns::find($quantity) === null) {
+        if (!$feed->has($gauge) || !isset(AllSheets::get()->columns[$quantity])) {
             throw Problem::notFound('This gauge is not on a cable: type what it shows.');
         }
 

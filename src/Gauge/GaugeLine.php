@@ -11,13 +11,10 @@ use OpenApi\Attributes as OA;
 final readonly class GaugeLine
 {
     public function __construct(
-        #[OA\Property]
         public string $gauge,
         #[OA\Property(description: 'as the display shows it')]
         public string $value,
-        #[OA\Property]
         public string $unit,
-        #[OA\Property]
         public bool $simulated,
     ) {
     }

@@ -4,48 +4,53 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Gauge;
 
-use MuteTapper\Core\Quantity\Unit;
-use MuteTapper\Core\Sheet\Columns;
+use MuteTapper\App\Knowledge\KnowledgeFiles;
+use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\Quantity\Fineness;
+use MuteTapper\Core\Quantity\UnitSystem;
+use Random\Engine;
+use Random\Engine\Secure;
+use Random\Randomizer;
 
-/** Stands in for gauges on a cable: shows a plausible figure for what is measured, with jitter, and now and then a slip. */
-final class SimulatedGauges implements GaugeFeed
+/**
+ * Stands in for gauges on a cable: any gauge of the library that can send shows a figure such as one meets of what is measured, with jitter,
+ * and now and then a slip. The same engine of chance gives the same readings.
+ */
+final readonly class SimulatedGauges implements GaugeFeed
 {
-    private const GAUGES = ['lever_tester', 'compression_gauge', 'spring_tester', 'height_micrometer', 'caliper'];
     /** One reading in so many is taken askew. */
     private const SLIP_IN = 25;
+    private const SLIP = 8.0;
+    /** Parts of one kind scatter so far around their usual figure. */
+    private const SCATTER = 0.01;
+
+    private Randomizer $chance;
+
+    public function __construct(private KnowledgeFiles $knowledge, ?Engine $engine = null)
+    {
+        $this->chance = new Randomizer($engine ?? new Secure());
+    }
 
     public function has(string $gauge): bool
     {
-        return in_array($gauge, self::GAUGES, true);
+        return ($this->knowledge->current()->gauges[$gauge] ?? null)->isOnCable ?? false;
     }
 
     public function read(string $gauge, string $quantity): GaugeLine
     {
-        [$middle, $jitter, $unit, $decimals] = match ($quantity) {
-            'pull' => [118.0, 2.0, Unit::PoundForce, 0],
-            'compression' => [176.0, 3.0, Unit::PoundPerSquareInch, 0],
-            'load_seat' => [168.0, 2.5, Unit::PoundForce, 1],
-            'load_open' => [412.0, 5.0, Unit::PoundForce, 1],
-            'installed_height' => [1.9, 0.004, Unit::Inch, 3],
-            default => $this->middleOf($quantity),
-        };
-        $value = $middle + $jitter * (random_int(-1000, 1000) / 1000) * (random_int(1, self::SLIP_IN) === 1 ? 8 : 1);
+        $column = AllSheets::get()->columns[$quantity] ?? throw new \OutOfBoundsException('Nothing is called '.$quantity);
+        $unit = UnitSystem::Inch->unitOf($column->dimension());
+        $usual = $column->range->example()->in($unit);
+        // What runs in a bore scatters by tenths, not by hundredths of itself.
+        $scatter = abs($usual) * ($column->fineness === Fineness::Usual ? self::SCATTER : self::SCATTER / 20);
+        $slip = $this->chance->getInt(1, self::SLIP_IN) === 1 ? self::SLIP : 1.0;
+        $value = max($column->range->least->in($unit), min($column->range->most->in($unit), $usual + $scatter * $slip * $this->chance->getInt(-1000, 1000) / 1000));
 
-        return new GaugeLine($gauge, number_format($value, $decimals, '.', ''), $unit->value, true);
+        return new GaugeLine($gauge, number_format($value, UnitSystem::Inch->decimalsOf($column->dimension(), $column->fineness), '.', ''), $unit->value, true);
     }
 
     public function isSimulated(): bool
     {
         return true;
-    }
-
-    /** @return array{float, float, Unit, int} */
-    private function middleOf(string $quantity): array
-    {
-        $range = Columns::find($quantity)?->range() ?? throw new \OutOfBoundsException('Nothing is called '.$quantity);
-        $unit = $range->dimension()->baseUnit() === Unit::Metre ? Unit::Inch : $range->dimension()->baseUnit();
-        $middle = ($range->least->in($unit) + $range->most->in($unit)) / 2;
-
-        return [$middle, $middle / 200, $unit, 3];
     }
 }

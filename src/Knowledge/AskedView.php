@@ -14,17 +14,12 @@ final readonly class AskedView
 {
     /** @param list<array{code: string, label: string, meaning: string}> $choices */
     private function __construct(
-        #[OA\Property]
         public string $code,
-        #[OA\Property]
         public string $ask,
-        #[OA\Property]
         public string $step,
-        #[OA\Property]
         public string $part,
         #[OA\Property(enum: ['station', 'cylinder', 'bank', 'engine'])]
         public string $site,
-        #[OA\Property(items: new OA\Items(required: ['code', 'label', 'meaning'], properties: [new OA\Property('code', type: 'string'), new OA\Property('label', type: 'string'), new OA\Property('meaning', type: 'string')], type: 'object'))]
         public array $choices,
     ) {
     }

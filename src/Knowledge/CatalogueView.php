@@ -19,19 +19,12 @@ final readonly class CatalogueView
      * @param list<AskedView> $asked
      */
     public function __construct(
-        #[OA\Property]
         public string $hash,
-        #[OA\Property(items: new OA\Items(ref: SignView::class))]
         public array $signs,
-        #[OA\Property(items: new OA\Items(ref: ColumnView::class))]
         public array $columns,
-        #[OA\Property(items: new OA\Items(ref: GaugeView::class))]
         public array $gauges,
-        #[OA\Property(items: new OA\Items(ref: SchoolView::class))]
         public array $schools,
-        #[OA\Property(items: new OA\Items(ref: QuestionView::class))]
         public array $questions,
-        #[OA\Property(items: new OA\Items(ref: AskedView::class))]
         public array $asked,
     ) {
     }

@@ -4,41 +4,34 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Knowledge;
 
+use MuteTapper\Core\Engine\Site;
 use OpenApi\Attributes as OA;
 
-/** A column of the spring sheet. */
+/** A column of a measurement sheet. */
 #[OA\Schema]
 final readonly class ColumnView
 {
-    /** @param array{string, string} $units */
+    /**
+     * @param Site $site what has one such reading each
+     * @param string $sheet code of the sheet that declares it
+     * @param list<string> $units unit in which it is typed where none is given, inch and metric
+     * @param string $gaugeStated what the gauge is worth
+     */
     public function __construct(
-        #[OA\Property]
         public string $code,
-        #[OA\Property]
         public string $label,
-        #[OA\Property]
         public string $short,
-        #[OA\Property]
         public string $part,
-        #[OA\Property(description: 'what has one such reading each', enum: ['station', 'cylinder', 'bank', 'engine'])]
-        public string $site,
-        #[OA\Property(enum: ['spring', 'before', 'build'])]
+        public Site $site,
         public string $sheet,
-        #[OA\Property(description: 'unit in which it is typed where none is given, inch and metric', items: new OA\Items(type: 'string'))]
         public array $units,
-        #[OA\Property]
         public string $dimension,
-        #[OA\Property]
         public bool $byCoil,
-        #[OA\Property]
         public bool $atHeight,
-        #[OA\Property]
         public bool $claimable,
-        #[OA\Property]
+        public bool $readable,
         public string $gauge,
-        #[OA\Property]
         public string $gaugeLabel,
-        #[OA\Property(description: 'what the gauge is worth')]
         public string $gaugeStated,
     ) {
     }

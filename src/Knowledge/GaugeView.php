@@ -11,13 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class GaugeView
 {
     public function __construct(
-        #[OA\Property]
         public string $code,
-        #[OA\Property]
         public string $label,
-        #[OA\Property]
         public string $dimension,
-        #[OA\Property]
         public string $stated,
     ) {
     }

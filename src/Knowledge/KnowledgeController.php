@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Knowledge;
 
-use MuteTapper\Core\Before\TestColumn;
+use MuteTapper\Core\Assessment\AllSheets;
 use MuteTapper\Core\CaseFile\Story;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Entry\Gauge;
 use MuteTapper\Core\Knowledge\Sign;
 use MuteTapper\Core\Quantity\UnitSystem;
-use MuteTapper\Core\Sheet\Column;
-use MuteTapper\Core\Sheet\Columns;
-use MuteTapper\Core\Spring\SheetColumn;
+use MuteTapper\Core\Sheet\Axis;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -30,16 +28,19 @@ final class KnowledgeController
         $knowledge = $files->current();
         $signs = array_map(static fn (Sign $sign): SignView => new SignView(
             $sign->code, $sign->name, array_map(static fn (Part $part): string => $part->value, $sign->parts), $sign->site->value, $sign->seenBy->value,
-            $sign->lookFor, $sign->photograph, $sign->lookAlike, $sign->severity, $sign->words, $sign->gross, $sign->requires, $sign->bench !== null, $sign->needsFill,
+            $sign->lookFor, $sign->photograph, $sign->lookAlike, $sign->severity, $sign->words, $sign->gross, $sign->requires, $sign->isFromBench(), $sign->needsFill,
         ), array_values($knowledge->signs));
-        $columns = array_map(static fn (Column $column): ColumnView => new ColumnView(
-            $column->code(), $column->label(), $column->short(), $column->part()->value, $column->site()->value, match (true) {
-                $column instanceof SheetColumn => 'spring',
-                $column instanceof TestColumn => 'before',
-                default => 'build',
-            }, array_map(static fn (UnitSystem $units): string => trim($units->unitOf($column->range()->dimension())->value, '1'), UnitSystem::cases()), $column->range()->dimension()->value,
-            $column->isByCoil(), $column->isAtHeight(), $column->isClaimable(), $column->gauge(), $knowledge->gauges[$column->gauge()]->label, $knowledge->gauges[$column->gauge()]->stated,
-        ), Columns::all());
+        $columns = [];
+        foreach (AllSheets::get()->sheets as $sheet) {
+            foreach ($sheet->columns as $column) {
+                $gauge = $knowledge->gauges[$column->gauge];
+                $columns[] = new ColumnView(
+                    $column->code, $column->label, $column->short, $column->part->value, $column->site, $sheet->code,
+                    array_map(static fn (UnitSystem $units): string => trim($units->unitOf($column->dimension())->value, '1'), UnitSystem::cases()),
+                    $column->dimension()->value, $column->index->has(Axis::Coil), $column->isAtHeight, $column->isClaimable, $column->isReadable, $column->gauge, $gauge->label, $gauge->stated,
+                );
+            }
+        }
         $gauges = array_map(static fn (Gauge $gauge): GaugeView => new GaugeView($gauge->code, $gauge->label, $gauge->unit->dimension()->value, $gauge->stated), array_values($knowledge->gauges));
         $schools = [];
         foreach ($knowledge->limits->schools as $code => $school) {

@@ -7,16 +7,19 @@ namespace MuteTapper\App\Knowledge;
 use Doctrine\ORM\EntityManagerInterface;
 use MuteTapper\Core\Knowledge\Knowledge;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\HttpKernel\CacheWarmer\CacheWarmerInterface;
+use Symfony\Component\VarExporter\VarExporter;
 
-/** Reads the knowledge files once a process, and keeps each content that judged a case. */
-final class KnowledgeFiles
+/** The knowledge of the trade, compiled to PHP when the application is built; and each content that judged a case, kept. */
+final class KnowledgeFiles implements CacheWarmerInterface
 {
-    private const FILES = ['signs', 'causes', 'events', 'limits', 'gauges', 'questions', 'steps'];
-
     private ?Knowledge $knowledge = null;
+    /** @var array<string, true> hashes known to be kept */
+    private array $kept = [];
 
     public function __construct(
         private readonly string $projectFolder,
+        private readonly string $cacheFolder,
         private readonly EntityManagerInterface $entities,
         private readonly ClockInterface $clock,
     ) {
@@ -24,6 +27,12 @@ final class KnowledgeFiles
 
     public function current(): Knowledge
     {
+        $compiled = self::compiled($this->cacheFolder);
+        if ($this->knowledge === null && is_file($compiled)) {
+            $knowledge = require $compiled;
+            $this->knowledge = $knowledge instanceof Knowledge ? $knowledge : null;
+        }
+
         return $this->knowledge ??= Knowledge::fromArray($this->content());
     }
 
@@ -31,22 +40,52 @@ final class KnowledgeFiles
     public function keep(): string
     {
         $hash = $this->current()->hash;
-        if ($this->entities->find(KnowledgeVersion::class, $hash) === null) {
-            $this->entities->persist(new KnowledgeVersion($hash, $this->content(), $this->clock->now()));
+        if (!isset($this->kept[$hash])) {
+            $known = $this->entities->getConnection()->fetchOne('SELECT 1 FROM knowledge_version WHERE hash = ?', [$hash]);
+            if ($known === false && $this->entities->getUnitOfWork()->tryGetById($hash, KnowledgeVersion::class) === false) {
+                $content = $this->content();
+                unset($content['editions']);
+                $this->entities->persist(new KnowledgeVersion($hash, $content, $this->clock->now()));
+            } elseif ($known !== false) {
+                $this->kept[$hash] = true;
+            }
         }
 
         return $hash;
     }
 
-    /** @return array<string, mixed> */
-    private function content(): array
+    public function isOptional(): bool
+    {
+        return true;
+    }
+
+    /** @return list<string> files to be preloaded */
+    public function warmUp(string $cacheDir, ?string $buildDir = null): array
+    {
+        $knowledge = Knowledge::fromArray($this->content());
+        file_put_contents(self::compiled($cacheDir), "<?php\n\nreturn ".VarExporter::export($knowledge).";\n");
+
+        return [];
+    }
+
+    /** @return array<string, mixed> decoded content by name of the file */
+    public function content(): array
     {
         $content = [];
-        foreach (self::FILES as $name) {
-            $file = sprintf('%s/core/Knowledge/%s.json', $this->projectFolder, $name);
-            $content[$name] = json_decode((string) file_get_contents($file), true, 64, \JSON_THROW_ON_ERROR);
+        foreach (Knowledge::FILES as $name) {
+            $content[$name] = json_decode((string) file_get_contents($this->path($name)), true, 64, \JSON_THROW_ON_ERROR);
         }
 
         return $content;
+    }
+
+    public function path(string $name): string
+    {
+        return sprintf('%s/core/Knowledge/%s.json', $this->projectFolder, $name);
+    }
+
+    private static function compiled(string $folder): string
+    {
+        return $folder.'/knowledge.php';
     }
 }

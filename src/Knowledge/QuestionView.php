@@ -11,9 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class QuestionView
 {
     public function __construct(
-        #[OA\Property]
         public string $field,
-        #[OA\Property]
         public string $ask,
     ) {
     }

@@ -17,29 +17,17 @@ final readonly class SignView
      * @param list<string> $requires
      */
     public function __construct(
-        #[OA\Property]
         public string $code,
-        #[OA\Property]
         public string $name,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $parts,
-        #[OA\Property]
         public string $site,
-        #[OA\Property]
         public string $seenBy,
-        #[OA\Property]
         public string $lookFor,
-        #[OA\Property]
         public string $photograph,
-        #[OA\Property]
         public string $lookAlike,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $severity,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $words,
-        #[OA\Property]
         public bool $gross,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $requires,
         #[OA\Property(description: 'comes from the bench, not from looking')]
         public bool $fromBench,

@@ -14,13 +14,9 @@ use OpenApi\Attributes as OA;
 final readonly class SavedEngineView
 {
     private function __construct(
-        #[OA\Property]
         public string $id,
-        #[OA\Property]
         public string $name,
-        #[OA\Property]
         public EngineView $engine,
-        #[OA\Property]
         public string $by,
     ) {
     }

@@ -7,6 +7,7 @@ namespace MuteTapper\App\Photograph;
 use Doctrine\ORM\EntityManagerInterface;
 use Intervention\Image\Exceptions\RuntimeException;
 use Intervention\Image\ImageManager;
+use MuteTapper\App\Record\WorkingCopyState;
 use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 
 /** Makes the working copy: long side 2400 pixels, orientation baked in, no metadata. */

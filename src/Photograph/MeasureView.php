@@ -18,13 +18,10 @@ final readonly class MeasureView
         public string $id,
         #[OA\Property(description: 'index of its slot')]
         public string $index,
-        #[OA\Property]
         public string $sha256,
-        #[OA\Property(type: 'string', enum: Shape::class)]
         public Shape $shape,
         #[OA\Property(items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))]
         public array $points,
-        #[OA\Property]
         public string $words,
         #[OA\Property(description: 'a scale’s distance as typed, or what was measured')]
         public ?QuantityView $measured,

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Photograph;
 
-use MuteTapper\App\CaseFile\Cases;
+use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Record\Cases;
+use MuteTapper\App\Record\WorkingCopyState;
 use MuteTapper\App\Shared\Problem;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -30,7 +32,7 @@ final class PhotographController
     }
 
     #[Route('/api/photographs/{sha256}', methods: ['GET'], requirements: ['sha256' => '[0-9a-f]{64}'])]
-    #[OA\Get(path: '/api/photographs/{sha256}', operationId: 'getPhotograph', parameters: [new OA\PathParameter(name: 'sha256', schema: new OA\Schema(type: 'string'))], responses: [
+    #[OA\Get(path: '/api/photographs/{sha256}', operationId: 'getPhotograph', responses: [
         new OA\Response(response: 200, description: 'its facts', content: new OA\JsonContent(ref: PhotographView::class)),
     ])]
     public function facts(string $sha256, PhotographStore $store): JsonResponse
@@ -55,11 +57,11 @@ final class PhotographController
     }
 
     #[Route('/api/cases/{id}/measures', methods: ['GET'])]
-    #[OA\Get(path: '/api/cases/{id}/measures', operationId: 'getMeasures', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))], responses: [
+    #[OA\Get(path: '/api/cases/{id}/measures', operationId: 'getMeasures', responses: [
         new OA\Response(response: 200, description: 'everything drawn on the photographs of the case, measured', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: MeasureView::class))),
     ])]
-    public function measures(string $id, Cases $cases): JsonResponse
+    public function measures(CaseRecord $case, Cases $cases): JsonResponse
     {
-        return new JsonResponse(Measures::of($cases->file($cases->get($id))));
+        return new JsonResponse(Measures::of($cases->file($case)));
     }
 }

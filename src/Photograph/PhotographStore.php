@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace MuteTapper\App\Photograph;
 
 use Doctrine\ORM\EntityManagerInterface;
+use MuteTapper\App\Record\Photograph;
+use MuteTapper\App\Record\WorkingCopyState;
 use MuteTapper\App\Shared\Problem;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\MessageBusInterface;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Photograph;
 
+use MuteTapper\App\Record\Photograph;
+use MuteTapper\App\Record\WorkingCopyState;
 use OpenApi\Attributes as OA;
 
 /** A photograph's facts. */
@@ -11,19 +13,12 @@ use OpenApi\Attributes as OA;
 final readonly class PhotographView
 {
     private function __construct(
-        #[OA\Property]
         public string $sha256,
-        #[OA\Property]
         public string $mediaType,
-        #[OA\Property]
         public int $bytes,
-        #[OA\Property]
         public int $width,
-        #[OA\Property]
         public int $height,
-        #[OA\Property]
         public string $fileName,
-        #[OA\Property(type: 'string', enum: WorkingCopyState::class)]
         public WorkingCopyState $workingCopy,
     ) {
     }

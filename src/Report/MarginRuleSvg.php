@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Report;
 
-use MuteTapper\App\Spring\MarginView;
+use MuteTapper\App\Sheet\MarginView;
 use MuteTapper\Core\Verdict\Verdict;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Report;
 
-use MuteTapper\App\CaseFile\Cases;
+use MuteTapper\App\Record\CaseRecord;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
@@ -13,16 +13,14 @@ use Symfony\Component\Routing\Attribute\Route;
 final class ReportController
 {
     #[Route('/report.html', methods: ['GET'])]
-    public function page(string $id, Cases $cases, ReportMaker $maker): Response
+    public function page(CaseRecord $case, ReportMaker $maker): Response
     {
-        return new Response($maker->html($cases->get($id)));
+        return new Response($maker->html($case));
     }
 
     #[Route('/report.pdf', methods: ['GET'])]
-    public function pdf(string $id, Cases $cases, ReportMaker $maker): Response
+    public function pdf(CaseRecord $case, ReportMaker $maker): Response
     {
-        $case = $cases->get($id);
-
         return new Response($maker->pdf($case), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => sprintf('attachment; filename="report-%04d.pdf"', $case->number)]);
     }
 }

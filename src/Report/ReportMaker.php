@@ -5,27 +5,27 @@ declare(strict_types=1);
 namespace MuteTapper\App\Report;
 
 use Doctrine\ORM\EntityManagerInterface;
-use MuteTapper\App\CaseFile\CaseRecord;
-use MuteTapper\App\CaseFile\Cases;
-use MuteTapper\App\Cause\Assessments;
+use MuteTapper\App\Assessment\Assessments;
 use MuteTapper\App\Cause\Calls;
 use MuteTapper\App\Cause\LedgerPresenter;
 use MuteTapper\App\Cause\LedgerView;
+use MuteTapper\App\Cause\Rankings;
 use MuteTapper\App\Engine\EngineView;
 use MuteTapper\App\Photograph\Measures;
-use MuteTapper\App\Photograph\Photograph;
+use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Record\Cases;
+use MuteTapper\App\Record\Photograph;
 use MuteTapper\App\Shared\Pdf;
-use MuteTapper\App\Shared\QuantityView;
-use MuteTapper\App\Spring\MarginView;
 use MuteTapper\App\Teardown\TeardownPresenter;
 use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Assessment\Progress;
+use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\CaseFile\Story;
 use MuteTapper\Core\Engine\HeadPlan;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\Finding;
-use MuteTapper\Core\Spring\SheetColumn;
+use MuteTapper\Core\Verdict\Margin;
 use MuteTapper\Core\Verdict\Verdict;
 use Psr\Clock\ClockInterface;
 use Twig\Environment;
@@ -36,6 +36,7 @@ final readonly class ReportMaker
     public function __construct(
         private Cases $cases,
         private Assessments $assessments,
+        private Rankings $rankings,
         private Calls $calls,
         private ReportPictures $pictures,
         private EntityManagerInterface $entities,
@@ -62,14 +63,15 @@ final readonly class ReportMaker
         $assessment = $this->assessments->of($record);
         $case = $assessment->case;
         $story = $this->cases->story($record);
-        $ranking = $this->assessments->ranking($record);
+        $ranking = $this->rankings->of($record);
+        $tables = new SheetTables($assessment);
         $signed = $this->calls->signed($record);
         $call = $signed->call ?? $this->calls->of($record);
         $worst = [];
         foreach ($case->findings() as $finding) {
             $worst[$finding->place] = max($worst[$finding->place] ?? 0, $finding->severity->value);
         }
-        $progress = Progress::of($case, $story, $call !== null, $signed !== null);
+        $progress = Progress::of($case, $assessment->bench->sheets, $story, $call !== null, $signed !== null);
         foreach (array_keys($progress->looked) as $place) {
             $worst[$place] ??= 0;
         }
@@ -91,8 +93,8 @@ final readonly class ReportMaker
             'ledgers' => $this->ledgers($assessment, $call->causes ?? $ranking->leading),
             'findings' => $this->findings($assessment),
             'photographs' => $this->photographs($assessment),
-            'measurements' => $this->measurements($assessment),
-            'margins' => $this->margins($assessment, $story->failed),
+            'measurements' => $tables->readings(),
+            'margins' => $tables->margins(Step::Bench, static fn (Margin $margin): bool => $margin->isOutside() || $margin->verdict === Verdict::CannotTell || in_array($margin->place, $story->failed, true)),
             'school' => $case->settings->school,
             'work' => $this->work->of($record, $assessment),
             'open' => $this->open($assessment, $progress),
@@ -158,62 +160,6 @@ final readonly class ReportMaker
         return $pictures;
     }
 
-    /**
-     * Every margin of the stations reported failed, and whatever is outside elsewhere.
-     *
-     * @param list<string> $failed
-     *
-     * @return list<array{view: MarginView, image: string}>
-     */
-    private function margins(Assessment $assessment, array $failed): array
-    {
-        $shown = [];
-        foreach ($assessment->springs->margins as $margin) {
-            $bad = in_array($margin->verdict, [Verdict::Outside, Verdict::OutsideClose, Verdict::CannotTell], true);
-            if ($margin->verdict !== Verdict::NotMeasured && ($bad || in_array($margin->place, $failed, true))) {
-                $view = MarginView::of($margin, $assessment->case);
-                $shown[] = ['view' => $view, 'image' => self::image(MarginRuleSvg::of($view))];
-            }
-        }
-
-        return $shown;
-    }
-
-    /**
-     * Every reading, by station, in the columns that hold one.
-     *
-     * @return list<array{title: string, columns: list<array{head: string, unit: string}>, rows: list<array{label: string, cells: list<string>}>}>
-     */
-    private function measurements(Assessment $assessment): array
-    {
-        $case = $assessment->case;
-        $tables = [];
-        foreach (['outer' => 'Springs, outer', 'inner' => 'Springs, inner', '' => 'Heights, lift and room'] as $coil => $title) {
-            $columns = array_filter(SheetColumn::cases(), static fn (SheetColumn $column): bool => $column->isByCoil() === ('' !== $coil));
-            $rows = $used = [];
-            foreach ($case->engine->stations as $station) {
-                foreach ($columns as $column) {
-                    $reading = $case->reading($column->slot($station->code(), $coil));
-                    if (null !== $reading) {
-                        $at = null === $reading->at ? '' : ' at '.$case->settings->units->figure($reading->at->quantity());
-                        $rows[$station->label()][$column->value] = $case->settings->units->figure($reading->typed->quantity()).$at;
-                        $used[$column->value] = $column;
-                    }
-                }
-            }
-            if ([] !== $rows) {
-                $shown = array_values(array_filter($columns, static fn (SheetColumn $column): bool => isset($used[$column->value])));
-                $tables[] = [
-                    'title' => $title,
-                    'columns' => array_map(static fn (SheetColumn $column): array => ['head' => $column->short(), 'unit' => QuantityView::exact($column->range()->most, $case->settings->units)->unit], $shown),
-                    'rows' => array_map(static fn (string $label): array => ['label' => $label, 'cells' => array_map(static fn (SheetColumn $column): string => $rows[$label][$column->value] ?? '', $shown)], array_keys($rows)),
-                ];
-            }
-        }
-
-        return $tables;
-    }
-
     /** @return list<string> what was not looked at or measured */
     private function open(Assessment $assessment, Progress $progress): array
     {
@@ -222,8 +168,8 @@ final readonly class ReportMaker
         if (count($progress->looked) < $stations) {
             $open[] = sprintf('%d of %d stations were not looked at.', $stations - count($progress->looked), $stations);
         }
-        if (count($progress->measured) < $stations) {
-            $open[] = sprintf('%d of %d springs were not measured.', $stations - count($progress->measured), $stations);
+        if (count($progress->measured()) < $stations) {
+            $open[] = sprintf('%d of %d springs were not measured.', $stations - count($progress->measured()), $stations);
         }
 
         foreach (TeardownPresenter::missingPieces($assessment->case) as $piece) {

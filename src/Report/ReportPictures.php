@@ -7,8 +7,8 @@ namespace MuteTapper\App\Report;
 use Intervention\Image\Exceptions\RuntimeException;
 use Intervention\Image\ImageManager;
 use MuteTapper\App\Photograph\MeasureView;
-use MuteTapper\App\Photograph\Photograph;
 use MuteTapper\App\Photograph\PhotographStore;
+use MuteTapper\App\Record\Photograph;
 
 /** Photographs at the size of a printed page, made once and kept. */
 final readonly class ReportPictures

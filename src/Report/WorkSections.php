@@ -4,20 +4,22 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Report;
 
-use MuteTapper\App\CaseFile\CaseRecord;
-use MuteTapper\App\Spring\MarginView;
+use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Teardown\TeardownPresenter;
 use MuteTapper\Core\Assessment\Assessment;
-use MuteTapper\Core\Before\LashChange;
+use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Schedule\LaboratoryReport;
 use MuteTapper\Core\Teardown\StepState;
 use MuteTapper\Core\Timeline\Timeline;
-use MuteTapper\Core\Verdict\Verdict;
+use MuteTapper\Core\Verdict\Margin;
 
 /** What the report tells of the work before the bench: the engine's life, tests, teardown, custody and laboratories. */
 final readonly class WorkSections
 {
+    /** Followed over dates, and told in words. */
+    private const DRIFTS = ['lash_drift', 'pull_drift'];
+
     public function __construct(private TeardownPresenter $teardown)
     {
     }
@@ -25,12 +27,17 @@ final readonly class WorkSections
     /** @return array<string, mixed> by name of the section */
     public function of(CaseRecord $record, Assessment $assessment): array
     {
+        $tables = new SheetTables($assessment);
+
         return [
             'timeline' => $this->timeline($assessment),
             'answers' => $this->answers($assessment),
-            'before' => $this->before($assessment),
-            'remarks' => $assessment->before->remarks,
-            'drifts' => array_map(static fn (LashChange $change): string => sprintf('%s: %s since %s. %s', MarginView::of($change->margin, $assessment->case)->label, MarginView::of($change->margin, $assessment->case)->value->shown ?? '', $change->since, $change->meaning()), array_values(array_filter($assessment->before->changes, static fn (LashChange $change): bool => $change->isDrift()))),
+            'before' => $tables->margins(Step::Before, static fn (Margin $margin): bool => !in_array($margin->quantity(), self::DRIFTS, true)),
+            'remarks' => $tables->remarks(Step::Before),
+            'drifts' => array_map(
+                static fn (array $one): string => sprintf('%s, %s: %s. %s', $one['view']->label, $one['view']->title, $one['view']->value->shown ?? '', $one['view']->sentence),
+                $tables->margins(Step::Before, static fn (Margin $margin): bool => in_array($margin->quantity(), self::DRIFTS, true) && $margin->isOutside()),
+            ),
             'departures' => $this->departures($record, $assessment),
             'missing' => array_map(static fn ($piece): string => sprintf('%s: %d missing', $piece->label, $piece->missing), TeardownPresenter::missingPieces($assessment->case)),
             'custody' => array_values(array_filter($this->teardown->custody($record), static fn ($move): bool => $move->now)),
@@ -61,20 +68,6 @@ final readonly class WorkSections
             if ($question !== null) {
                 $choice = $entry->node()->get('choice')->text();
                 $rows[] = ['where' => $entry->slot->place === 'engine' ? '' : $assessment->case->engine->placeLabel($entry->slot->place) ?? '', 'ask' => $question->ask, 'answer' => ($question->choices[$choice] ?? null)->label ?? $choice];
-            }
-        }
-
-        return $rows;
-    }
-
-    /** @return list<array{view: MarginView, image: string}> what was measured before the teardown */
-    private function before(Assessment $assessment): array
-    {
-        $rows = [];
-        foreach ($assessment->before->margins as $margin) {
-            if ($margin->verdict !== Verdict::NotMeasured) {
-                $view = MarginView::of($margin, $assessment->case);
-                $rows[] = ['view' => $view, 'image' => 'data:image/svg+xml;base64,'.base64_encode(MarginRuleSvg::of($view))];
             }
         }
 

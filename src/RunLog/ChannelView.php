@@ -13,11 +13,8 @@ final readonly class ChannelView
 {
     /** @param list<string> $units */
     public function __construct(
-        #[OA\Property(type: 'string', enum: Channel::class)]
         public Channel $code,
-        #[OA\Property]
         public string $label,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $units,
     ) {
     }

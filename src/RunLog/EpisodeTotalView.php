@@ -12,13 +12,9 @@ use OpenApi\Attributes as OA;
 final readonly class EpisodeTotalView
 {
     public function __construct(
-        #[OA\Property(type: 'string', enum: EpisodeKind::class)]
         public EpisodeKind $kind,
-        #[OA\Property]
         public string $label,
-        #[OA\Property]
         public int $count,
-        #[OA\Property]
         public float $seconds,
     ) {
     }

@@ -11,15 +11,11 @@ use OpenApi\Attributes as OA;
 final readonly class LogAnalysisView
 {
     public function __construct(
-        #[OA\Property]
         public string $id,
-        #[OA\Property(type: 'string', enum: AnalysisState::class)]
         public AnalysisState $state,
-        #[OA\Property]
         public int $rows,
         #[OA\Property(description: '0 to 1')]
         public float $done,
-        #[OA\Property]
         public ?string $message,
         #[OA\Property(ref: LogResultView::class, nullable: true)]
         public ?object $result,

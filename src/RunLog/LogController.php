@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\RunLog;
 
-use MuteTapper\App\CaseFile\Cases;
+use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\Core\RunLog\LogFormat;
@@ -18,23 +19,23 @@ use Symfony\Component\Routing\Attribute\Route;
 final class LogController
 {
     #[Route('/api/cases/{id}/logs', methods: ['POST'])]
-    #[OA\Post(path: '/api/cases/{id}/logs', operationId: 'keepLog', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string')), new OA\HeaderParameter(name: 'X-File-Name', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))), responses: [
+    #[OA\Post(path: '/api/cases/{id}/logs', operationId: 'keepLog', parameters: [new OA\HeaderParameter(name: 'X-File-Name', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))), responses: [
         new OA\Response(response: 201, description: 'kept, with the format it was recognised to have', content: new OA\JsonContent(ref: LogFileView::class)),
     ])]
-    public function keep(string $id, Request $request, Cases $cases, LogStore $store): JsonResponse
+    public function keep(CaseRecord $case, Request $request, Cases $cases, LogStore $store): JsonResponse
     {
         $name = rawurldecode($request->headers->get('X-File-Name') ?? 'The log');
         if ((int) $request->headers->get('Content-Length', '0') > LogStore::MOST_BYTES) {
             throw Problem::tooLarge($name.' has more than 512 MB.');
         }
-        $engine = $cases->engine($cases->get($id));
+        $engine = $cases->engine($case);
         $file = $store->keep($request->getContent(true), $name);
 
         return new JsonResponse(LogFileView::of($file, $store->head($file), Thresholds::usual($engine)), 201);
     }
 
     #[Route('/api/logs/{sha256}/analyses', methods: ['POST'], requirements: ['sha256' => '[0-9a-f]{64}'])]
-    #[OA\Post(path: '/api/logs/{sha256}/analyses', operationId: 'analyseLog', parameters: [new OA\PathParameter(name: 'sha256', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['format', 'thresholds'], properties: [
+    #[OA\Post(path: '/api/logs/{sha256}/analyses', operationId: 'analyseLog', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['format', 'thresholds'], properties: [
         new OA\Property('format', ref: LogFormatView::class), new OA\Property('thresholds', ref: ThresholdsView::class),
     ], type: 'object')), responses: [
         new OA\Response(response: 202, description: 'being read, or read already', content: new OA\JsonContent(ref: LogAnalysisView::class)),
@@ -48,7 +49,7 @@ final class LogController
     }
 
     #[Route('/api/log-analyses/{id}', methods: ['GET'])]
-    #[OA\Get(path: '/api/log-analyses/{id}', operationId: 'getLogAnalysis', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))], responses: [
+    #[OA\Get(path: '/api/log-analyses/{id}', operationId: 'getLogAnalysis', responses: [
         new OA\Response(response: 200, description: 'how far it is', content: new OA\JsonContent(ref: LogAnalysisView::class)),
     ])]
     public function analysis(string $id, LogStore $store): JsonResponse
@@ -57,7 +58,7 @@ final class LogController
     }
 
     #[Route('/api/log-analyses/{id}', methods: ['DELETE'])]
-    #[OA\Delete(path: '/api/log-analyses/{id}', operationId: 'cancelLogAnalysis', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))], responses: [
+    #[OA\Delete(path: '/api/log-analyses/{id}', operationId: 'cancelLogAnalysis', responses: [
         new OA\Response(response: 200, description: 'cancelled', content: new OA\JsonContent(ref: LogAnalysisView::class)),
     ])]
     public function cancel(string $id, LogStore $store): JsonResponse
@@ -71,7 +72,6 @@ final class LogController
     /** Start in seconds, and by channel the least and the most until the next start. */
     #[Route('/api/log-analyses/{id}/window', methods: ['GET'])]
     #[OA\Get(path: '/api/log-analyses/{id}/window', operationId: 'getLogWindow', parameters: [
-        new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string')),
         new OA\QueryParameter(name: 'from', required: true, schema: new OA\Schema(type: 'number')),
         new OA\QueryParameter(name: 'to', required: true, schema: new OA\Schema(type: 'number')),
     ], responses: [

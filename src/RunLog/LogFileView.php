@@ -19,19 +19,14 @@ final readonly class LogFileView
      * @param list<ChannelView> $channels
      */
     private function __construct(
-        #[OA\Property]
         public string $sha256,
-        #[OA\Property]
         public int $bytes,
-        #[OA\Property]
         public string $fileName,
         #[OA\Property(ref: LogFormatView::class)]
         public object $format,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $doubts,
         #[OA\Property(description: 'the first lines of figures', items: new OA\Items(type: 'string'))]
         public array $sample,
-        #[OA\Property(items: new OA\Items(ref: ChannelView::class))]
         public array $channels,
         #[OA\Property(ref: ThresholdsView::class)]
         public object $thresholds,

@@ -20,17 +20,12 @@ final readonly class LogResultView
      * @param list<PeakView> $peaks
      */
     private function __construct(
-        #[OA\Property]
         public int $rows,
         #[OA\Property(description: 'seconds')]
         public float $from,
-        #[OA\Property]
         public float $to,
-        #[OA\Property(items: new OA\Items(ref: EpisodeTotalView::class))]
         public array $totals,
-        #[OA\Property(items: new OA\Items(ref: EpisodeView::class))]
         public array $episodes,
-        #[OA\Property(items: new OA\Items(ref: PeakView::class))]
         public array $peaks,
     ) {
     }

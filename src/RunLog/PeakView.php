@@ -12,17 +12,11 @@ use OpenApi\Attributes as OA;
 final readonly class PeakView
 {
     public function __construct(
-        #[OA\Property(type: 'string', enum: Channel::class)]
         public Channel $channel,
-        #[OA\Property]
         public string $label,
-        #[OA\Property]
         public string $unit,
-        #[OA\Property]
         public float $value,
-        #[OA\Property]
         public float $time,
-        #[OA\Property]
         public float $speed,
     ) {
     }

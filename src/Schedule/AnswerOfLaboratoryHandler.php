@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Schedule;
 
-use MuteTapper\App\CaseFile\Cases;
-use MuteTapper\App\Evidence\EntryRecorder;
+use MuteTapper\App\Entry\EntryRecorder;
+use MuteTapper\App\Record\Cases;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\Slot;

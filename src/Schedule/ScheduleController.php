@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Schedule;
 
-use MuteTapper\App\CaseFile\Cases;
-use MuteTapper\App\Evidence\EntryRecorder;
-use MuteTapper\App\Evidence\EntryView;
+use MuteTapper\App\Entry\EntryRecorder;
+use MuteTapper\App\Entry\EntryView;
+use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
@@ -26,12 +27,12 @@ use Symfony\Component\Routing\Attribute\Route;
 final class ScheduleController
 {
     #[Route('/api/cases/{id}/schedule', methods: ['GET'])]
-    #[OA\Get(path: '/api/cases/{id}/schedule', operationId: 'getSchedule', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))], responses: [
+    #[OA\Get(path: '/api/cases/{id}/schedule', operationId: 'getSchedule', responses: [
         new OA\Response(response: 200, description: 'the days ahead', content: new OA\JsonContent(ref: ScheduleView::class)),
     ])]
-    public function schedule(string $id, Cases $cases, ClockInterface $clock): JsonResponse
+    public function schedule(CaseRecord $case, Cases $cases, ClockInterface $clock): JsonResponse
     {
-        return new JsonResponse(ScheduleView::of(Schedule::of($cases->file($cases->get($id)), $clock->now())));
+        return new JsonResponse(ScheduleView::of(Schedule::of($cases->file($case), $clock->now())));
     }
 
     #[Route('/api/laboratories', methods: ['GET'])]
@@ -44,15 +45,14 @@ final class ScheduleController
     }
 
     #[Route('/api/cases/{id}/laboratory-requests', methods: ['POST'])]
-    #[OA\Post(path: '/api/cases/{id}/laboratory-requests', operationId: 'askLaboratory', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['id', 'task', 'laboratory', 'request', 'by'], properties: [
+    #[OA\Post(path: '/api/cases/{id}/laboratory-requests', operationId: 'askLaboratory', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['id', 'task', 'laboratory', 'request', 'by'], properties: [
         new OA\Property('id', description: 'UUID of the entry, made by the client', type: 'string'), new OA\Property('task', type: 'string'), new OA\Property('laboratory', type: 'string'), new OA\Property('request', type: 'string'), new OA\Property('by', type: 'string'),
     ], type: 'object')), responses: [
         new OA\Response(response: 202, description: 'asked; the report is attached when it comes', content: new OA\JsonContent(ref: EntryView::class)),
     ])]
-    public function ask(string $id, Request $request, Cases $cases, Laboratories $laboratories, EntryRecorder $recorder, MessageBusInterface $bus, ClockInterface $clock): JsonResponse
+    public function ask(CaseRecord $case, Request $request, Cases $cases, Laboratories $laboratories, EntryRecorder $recorder, MessageBusInterface $bus, ClockInterface $clock): JsonResponse
     {
         $input = JsonBody::of($request);
-        $case = $cases->get($id);
         $laboratory = $laboratories->get($input->get('laboratory')->word());
         $asked = $input->get('request')->word(400);
         [$least, $most] = $laboratory->days();

@@ -15,19 +15,14 @@ final readonly class ScheduleView
 {
     /** @param list<ScheduledTaskView> $tasks */
     private function __construct(
-        #[OA\Property(items: new OA\Items(ref: ScheduledTaskView::class))]
         public array $tasks,
-        #[OA\Property]
         public string $today,
-        #[OA\Property]
         public ?string $promised,
         #[OA\Property(description: 'days until the promise; negative when it has passed')]
         public ?int $daysPromised,
         #[OA\Property(description: 'days until the case can be finished, at best')]
         public int $leastDays,
-        #[OA\Property]
         public int $mostDays,
-        #[OA\Property]
         public bool $late,
         #[OA\Property(description: 'one line: 6 to 10 days, promised in 5: late')]
         public string $sentence,

@@ -17,37 +17,22 @@ final readonly class ScheduledTaskView
      * @param list<string> $after
      */
     private function __construct(
-        #[OA\Property]
         public string $id,
-        #[OA\Property]
         public string $label,
-        #[OA\Property]
         public string $kind,
-        #[OA\Property]
         public string $kindWords,
-        #[OA\Property(type: 'string', enum: Readiness::class)]
         public Readiness $readiness,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $waitsFor,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $after,
-        #[OA\Property]
         public float $leastDays,
-        #[OA\Property]
         public float $mostDays,
         #[OA\Property(description: 'days from today until it can be done')]
         public float $leastEnd,
-        #[OA\Property]
         public float $mostEnd,
-        #[OA\Property]
         public ?string $due,
-        #[OA\Property]
         public ?string $begun,
-        #[OA\Property]
         public ?string $done,
-        #[OA\Property]
         public bool $overdue,
-        #[OA\Property]
         public bool $late,
     ) {
     }

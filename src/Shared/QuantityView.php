@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Shared;
 
+use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\UnitSystem;
@@ -16,7 +17,6 @@ final readonly class QuantityView
     private function __construct(
         #[OA\Property(description: 'figure without unit')]
         public string $figure,
-        #[OA\Property]
         public string $unit,
         #[OA\Property(description: 'expanded uncertainty U = 2u, same unit')]
         public ?string $plusMinus,
@@ -25,26 +25,27 @@ final readonly class QuantityView
     ) {
     }
 
-    public static function exact(Quantity $quantity, UnitSystem $units): self
+    public static function exact(Quantity $quantity, UnitSystem $units, Fineness $fineness = Fineness::Usual): self
     {
-        return new self($units->figure($quantity), self::unit($quantity, $units), null, $units->show($quantity));
+        return new self($units->figure($quantity, 0, $fineness), self::unit($quantity, $units, $fineness), null, $units->show($quantity, $fineness));
     }
 
-    public static function uncertain(Uncertain $value, UnitSystem $units): self
+    public static function uncertain(Uncertain $value, UnitSystem $units, Fineness $fineness = Fineness::Usual): self
     {
         $quantity = $value->quantity();
-        $unit = self::unit($quantity, $units);
-        $half = $units->figure($value->expanded());
+        $unit = self::unit($quantity, $units, $fineness);
+        $figure = $units->figure($quantity, 0, $fineness);
+        $half = $units->figure($value->expanded(), 0, $fineness);
         if ((float) $half === 0.0) {
-            $half = $units->figure($value->expanded(), 1);
+            $half = $units->figure($value->expanded(), 1, $fineness);
         }
 
-        return new self($units->figure($quantity), $unit, $half, trim(sprintf('%s ± %s %s', $units->figure($quantity), $half, $unit)));
+        return new self($figure, $unit, $half, trim(sprintf('%s ± %s %s', $figure, $half, $unit)));
     }
 
-    private static function unit(Quantity $quantity, UnitSystem $units): string
+    private static function unit(Quantity $quantity, UnitSystem $units, Fineness $fineness): string
     {
-        $unit = $units->unitOf($quantity->dimension)->value;
+        $unit = $units->shownIn($quantity->dimension, $fineness)->value;
 
         return $unit === '1' ? '' : $unit;
     }

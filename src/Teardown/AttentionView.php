@@ -11,13 +11,9 @@ use OpenApi\Attributes as OA;
 final readonly class AttentionView
 {
     public function __construct(
-        #[OA\Property]
         public string $sign,
-        #[OA\Property]
         public string $name,
-        #[OA\Property]
         public string $part,
-        #[OA\Property]
         public string $because,
     ) {
     }

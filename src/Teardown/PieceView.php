@@ -11,15 +11,10 @@ use OpenApi\Attributes as OA;
 final readonly class PieceView
 {
     public function __construct(
-        #[OA\Property]
         public string $place,
-        #[OA\Property]
         public string $part,
-        #[OA\Property]
         public string $label,
-        #[OA\Property]
         public int $missing,
-        #[OA\Property]
         public string $note,
     ) {
     }

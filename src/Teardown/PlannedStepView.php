@@ -17,19 +17,12 @@ final readonly class PlannedStepView
      * @param list<string> $tooEarlyFor
      */
     public function __construct(
-        #[OA\Property]
         public string $code,
-        #[OA\Property]
         public string $label,
-        #[OA\Property]
         public int $minutes,
-        #[OA\Property(type: 'string', enum: StepState::class)]
         public StepState $state,
-        #[OA\Property]
         public string $reason,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $destroys,
-        #[OA\Property(items: new OA\Items(ref: RequirementView::class))]
         public array $recordFirst,
         #[OA\Property(description: 'of recordFirst, how many are still missing')]
         public int $missing,
@@ -37,7 +30,6 @@ final readonly class PlannedStepView
         public array $tooEarlyFor,
         #[OA\Property(description: 'why the step is in the plan, where a suspicion asks for it')]
         public ?string $because,
-        #[OA\Property]
         public ?string $caution,
     ) {
     }

@@ -12,13 +12,9 @@ use OpenApi\Attributes as OA;
 final readonly class RequirementView
 {
     public function __construct(
-        #[OA\Property(type: 'string', enum: RequirementKind::class)]
         public RequirementKind $kind,
-        #[OA\Property]
         public string $code,
-        #[OA\Property]
         public string $label,
-        #[OA\Property]
         public bool $recorded,
         #[OA\Property(description: 'how much is there, in words')]
         public string $known,

@@ -11,11 +11,8 @@ use OpenApi\Attributes as OA;
 final readonly class ShotView
 {
     public function __construct(
-        #[OA\Property]
         public string $place,
-        #[OA\Property]
         public string $part,
-        #[OA\Property]
         public string $label,
         #[OA\Property(description: 'the step that would destroy it')]
         public string $before,

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Teardown;
 
-use MuteTapper\App\CaseFile\CaseRecord;
-use MuteTapper\App\CaseFile\Cases;
+use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Shared\Pdf;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\Core\Engine\Engine;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Teardown;
 
-use MuteTapper\App\CaseFile\Cases;
+use MuteTapper\App\Record\CaseRecord;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -16,36 +16,35 @@ use Symfony\Component\Routing\Attribute\Route;
 final class TeardownController
 {
     #[Route('/teardown', methods: ['GET'])]
-    #[OA\Get(path: '/api/cases/{id}/teardown', operationId: 'getTeardown', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))], responses: [
+    #[OA\Get(path: '/api/cases/{id}/teardown', operationId: 'getTeardown', responses: [
         new OA\Response(response: 200, description: 'the plan', content: new OA\JsonContent(ref: TeardownView::class)),
     ])]
-    public function plan(string $id, Cases $cases, TeardownPresenter $presenter): JsonResponse
+    public function plan(CaseRecord $case, TeardownPresenter $presenter): JsonResponse
     {
-        return new JsonResponse($presenter->view($cases->get($id)));
+        return new JsonResponse($presenter->view($case));
     }
 
     #[Route('/attention/{place}', methods: ['GET'])]
-    #[OA\Get(path: '/api/cases/{id}/attention/{place}', operationId: 'getAttention', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string')), new OA\PathParameter(name: 'place', schema: new OA\Schema(type: 'string'))], responses: [
+    #[OA\Get(path: '/api/cases/{id}/attention/{place}', operationId: 'getAttention', responses: [
         new OA\Response(response: 200, description: 'signs still worth a look there', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: AttentionView::class))),
     ])]
-    public function attention(string $id, string $place, Cases $cases, TeardownPresenter $presenter): JsonResponse
+    public function attention(CaseRecord $case, string $place, TeardownPresenter $presenter): JsonResponse
     {
-        return new JsonResponse($presenter->attention($cases->get($id), $place));
+        return new JsonResponse($presenter->attention($case, $place));
     }
 
     #[Route('/custody', methods: ['GET'])]
-    #[OA\Get(path: '/api/cases/{id}/custody', operationId: 'getCustody', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))], responses: [
+    #[OA\Get(path: '/api/cases/{id}/custody', operationId: 'getCustody', responses: [
         new OA\Response(response: 200, description: 'every move of every part, newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: CustodyMoveView::class))),
     ])]
-    public function custody(string $id, Cases $cases, TeardownPresenter $presenter): JsonResponse
+    public function custody(CaseRecord $case, TeardownPresenter $presenter): JsonResponse
     {
-        return new JsonResponse($presenter->custody($cases->get($id)));
+        return new JsonResponse($presenter->custody($case));
     }
 
     #[Route('/tags.pdf', methods: ['GET'])]
-    public function tags(string $id, Request $request, Cases $cases, TagSheet $sheet): Response
+    public function tags(CaseRecord $case, Request $request, TagSheet $sheet): Response
     {
-        $case = $cases->get($id);
         $parts = array_values(array_filter(explode(',', $request->query->getString('parts')), static fn (string $part): bool => $part !== ''));
         $stations = array_values(array_filter(explode(',', $request->query->getString('stations')), static fn (string $station): bool => $station !== ''));
 

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Teardown;
 
-use MuteTapper\App\CaseFile\CaseRecord;
-use MuteTapper\App\CaseFile\Cases;
-use MuteTapper\App\Cause\Assessments;
+use MuteTapper\App\Cause\Rankings;
 use MuteTapper\App\Knowledge\KnowledgeFiles;
+use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Record\Cases;
+use MuteTapper\Core\Assessment\AllSheets;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Knowledge\RequirementKind;
-use MuteTapper\Core\Sheet\Columns;
 use MuteTapper\Core\Teardown\Attention;
 use MuteTapper\Core\Teardown\Custody;
 use MuteTapper\Core\Teardown\Missing;
@@ -26,7 +26,7 @@ final readonly class TeardownPresenter
 {
     private const WORTH_A_LOOK = 4;
 
-    public function __construct(private Cases $cases, private Assessments $assessments, private KnowledgeFiles $knowledge)
+    public function __construct(private Cases $cases, private Rankings $rankings, private KnowledgeFiles $knowledge)
     {
     }
 
@@ -47,12 +47,12 @@ final readonly class TeardownPresenter
     public function plan(CaseRecord $record, CaseFile $case): TeardownPlan
     {
         $suspicions = [];
-        foreach ($this->assessments->ranking($record)->causes as $cause) {
+        foreach ($this->rankings->of($record)->causes as $cause) {
             $suspicions[$cause->family] = max($suspicions[$cause->family] ?? 0.0, $cause->probability);
         }
         $knowledge = $this->knowledge->current();
 
-        return TeardownPlan::of($case, $knowledge->steps, $knowledge->questions, $suspicions, $this->cases->story($record)->failed);
+        return TeardownPlan::of($case, AllSheets::get(), $knowledge->steps, $knowledge->questions, $suspicions, $this->cases->story($record)->failed);
     }
 
     /** @return list<PieceView> */
@@ -67,7 +67,7 @@ final readonly class TeardownPresenter
         $case = $this->cases->file($record);
         $knowledge = $this->knowledge->current();
         $causes = [];
-        foreach ($this->assessments->ranking($record)->causes as $cause) {
+        foreach ($this->rankings->of($record)->causes as $cause) {
             $causes[$cause->code] = $cause->probability;
         }
 
@@ -115,7 +115,7 @@ final readonly class TeardownPresenter
         $requirement = $missing->requirement;
         $code = $requirement->code;
         $label = $requirement->label ?? match ($requirement->kind) {
-            RequirementKind::Reading => Columns::find($code)?->label() ?? $code,
+            RequirementKind::Reading => (AllSheets::get()->columns[$code] ?? null)->label ?? $code,
             RequirementKind::Answer => lcfirst(($this->knowledge->current()->questions[$code] ?? null)->ask ?? $code),
             RequirementKind::Look => 'look at each '.(Part::tryFrom($code)?->label($engine) ?? $code),
             RequirementKind::Photograph => 'photograph of the '.(Part::tryFrom($code)?->label($engine) ?? $code).' as found',

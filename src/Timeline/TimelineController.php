@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Timeline;
 
-use MuteTapper\App\CaseFile\Cases;
+use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Record\Cases;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
@@ -13,13 +14,11 @@ use Symfony\Component\Routing\Attribute\Route;
 final class TimelineController
 {
     #[Route('/api/cases/{id}/timeline', methods: ['GET'])]
-    #[OA\Get(path: '/api/cases/{id}/timeline', operationId: 'getTimeline', parameters: [new OA\PathParameter(name: 'id', schema: new OA\Schema(type: 'string'))], responses: [
+    #[OA\Get(path: '/api/cases/{id}/timeline', operationId: 'getTimeline', responses: [
         new OA\Response(response: 200, description: 'order of the events, and what contradicts itself', content: new OA\JsonContent(ref: TimelineView::class)),
     ])]
-    public function timeline(string $id, Cases $cases): JsonResponse
+    public function timeline(CaseRecord $case, Cases $cases): JsonResponse
     {
-        $case = $cases->get($id);
-
         return new JsonResponse(TimelineView::of($cases->file($case), $case->revision));
     }
 }

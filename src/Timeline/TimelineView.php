@@ -17,11 +17,9 @@ final readonly class TimelineView
      * @param list<string> $contradictions
      */
     private function __construct(
-        #[OA\Property]
         public int $revision,
         #[OA\Property(description: 'ids of the events, oldest first', items: new OA\Items(type: 'string'))]
         public array $order,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $contradictions,
     ) {
     }

@@ -51,7 +51,7 @@ final class EntryTest extends AppTestCase
         yield 'no such sign' => [self::entry('finding', ['A1-E1', 'spring', 'haunted'], ['severity' => 2]), 'no sign'];
         yield 'sign of another part' => [self::entry('finding', ['A1-E1', 'seal', 'coils_bright'], ['severity' => 2]), 'not seen on'];
         yield 'severity too high' => [self::entry('finding', ['A1-E1', 'spring', 'coils_bright'], ['severity' => 5]), 'accepted is one of 0, 1, 2, 3, 4'];
-        yield 'bench sign by eye' => [self::entry('finding', ['A1-E1', 'spring', 'no_travel'], ['severity' => 2]), 'spring sheet'];
+        yield 'bench sign by eye' => [self::entry('finding', ['A1-E1', 'spring', 'no_travel'], ['severity' => 2]), 'comes from the bench'];
         yield 'part not fitted' => [self::entry('look', ['A1-E1', 'lash_shim', 'look'], []), 'no “lash_shim”'];
         yield 'photograph not uploaded' => [self::entry('photograph', ['A1-E1', 'spring', 'photograph', 'x'], ['sha256' => str_repeat('0', 64)]), 'upload it first'];
         yield 'bad id' => [['id' => 'seven'] + self::height('1.8'), 'not a UUID'];
@@ -77,7 +77,7 @@ final class EntryTest extends AppTestCase
         $reading = self::height('1.800');
         $this->send('POST', "/api/cases/$case/entries", $reading, 201);
         $this->send('POST', "/api/cases/$case/entries", ['kind' => 'withdrawal', 'supersedes' => $reading['id'], 'reason' => 'mistyped', 'data' => []] + self::height(''), 201);
-        $sheet = $this->send('GET', "/api/cases/$case/springs");
+        $sheet = $this->send('GET', "/api/cases/$case/sheets/heights");
         self::assertIsArray($sheet['margins']);
         self::assertContains('installed height', self::at($sheet, 'margins/0/missing')->words());
         $this->client->request('GET', "/api/cases/$case/case.json");

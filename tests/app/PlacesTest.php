@@ -73,7 +73,7 @@ final class PlacesTest extends AppTestCase
     public function testAMarginComesWithItsRuleAndItsReasoning(): void
     {
         $this->import();
-        $margins = self::at($this->send('GET', '/api/cases/'.self::SAMPLE.'/springs'), 'margins')->items();
+        $margins = self::at($this->send('GET', '/api/cases/'.self::SAMPLE.'/sheets/springs'), 'margins')->items();
         foreach ($margins as $margin) {
             if ('A2-E1' === $margin->get('place')->text() && 'travel_to_bind' === $margin->get('quantity')->text()) {
                 self::assertSame('0.005 ± 0.002 in', $margin->get('value')->get('shown')->text());
@@ -83,18 +83,18 @@ final class PlacesTest extends AppTestCase
                 self::assertSame('Outside by 0.055 in.', $margin->get('sentence')->text());
             }
         }
-        $trace = $this->send('GET', '/api/cases/'.self::SAMPLE.'/springs/trace?place=A2-E1&quantity=travel_to_bind&coil=outer');
+        $trace = $this->send('GET', '/api/cases/'.self::SAMPLE.'/trace/A2-E1/travel_to_bind?index=outer');
         self::assertSame('installed height − net lift − bind height', $trace['formula']);
         self::assertSame(['installed_height', 'net_lift', 'bind_height'], array_map(static fn ($input): string => $input->get('name')->text(), self::at($trace, 'inputs')->items()));
         self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn ($input): float => $input->get('share')->number(), self::at($trace, 'inputs')->items())), 1e-9);
-        $this->send('GET', '/api/cases/'.self::SAMPLE.'/springs/trace?place=A1-E1&quantity=travel_to_bind', null, 404);
+        $this->send('GET', '/api/cases/'.self::SAMPLE.'/trace/A1-E1/travel_to_bind?index=outer', null, 404);
     }
 
     public function testTheUnitsOfTheCaseAreTheUnitsOfTheAnswer(): void
     {
         $this->import();
         $this->send('PUT', '/api/cases/'.self::SAMPLE.'/description', ['name' => 'Metric', 'story' => ['words' => 'x', 'failed' => []], 'settings' => ['units' => 'metric', 'school' => 'close'], 'by' => 'tests'], 200, ['If-Match' => '"1"']);
-        foreach (self::at($this->send('GET', '/api/cases/'.self::SAMPLE.'/springs'), 'margins')->items() as $margin) {
+        foreach (self::at($this->send('GET', '/api/cases/'.self::SAMPLE.'/sheets/springs'), 'margins')->items() as $margin) {
             if ('A2-E1' === $margin->get('place')->text() && 'travel_to_bind' === $margin->get('quantity')->text()) {
                 self::assertSame(['0.13 ± 0.04 mm', 'at least 1.27 mm', 'close'], [$margin->get('value')->get('shown')->text(), $margin->get('limitWords')->text(), $margin->get('school')->text()]);
             }
@@ -136,7 +136,7 @@ final class PlacesTest extends AppTestCase
         $equal = ['number' => 1.8, 'unit' => 'in'];
         $load = ['number' => 100, 'unit' => 'lbf'];
         $problem = $this->send('POST', '/api/calculations/spring-rate-from-two-loads', ['load_seat' => $load, 'load_open' => $load, 'height_seat' => $equal, 'height_open' => $equal], 422);
-        self::assertSame('The open height must be less than the seat height.', $problem['detail']);
+        self::assertSame('The open height is not less than the seat height: one of the two test heights is wrong.', $problem['detail']);
         $this->send('POST', '/api/calculations/nothing', [], 404);
     }
 

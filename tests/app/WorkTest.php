@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\App;
 
-use MuteTapper\App\CaseFile\Cases;
 use MuteTapper\App\Photograph\PhotographStore;
+use MuteTapper\App\Record\Cases;
 use MuteTapper\App\RunLog\AnalyseLog;
 use MuteTapper\App\RunLog\AnalyseLogHandler;
 use MuteTapper\App\Schedule\AnswerOfLaboratory;
@@ -112,11 +112,12 @@ final class WorkTest extends AppTestCase
             $this->record('reading', [$place, 'valve', 'pull', '1'], ['text' => (string) $load]);
             $this->record('reading', [$place, 'valve', 'pull', '2'], ['text' => (string) ($load + 1)]);
         }
-        $before = $this->send('GET', $this->case.'/before');
-        self::assertSame('B1-I1', $before['nextPull'], 'by number, since the firing order is not known');
-        self::assertFalse($before['fromFiringOrder']);
+        $order = $this->send('GET', $this->case.'/lash-order');
+        $pulls = $this->send('GET', $this->case.'/sheets/pulls');
+        self::assertSame('B1-I1', $order['nextPull'], 'by number, since the firing order is not known');
+        self::assertFalse($order['fromFiringOrder']);
         $verdicts = [];
-        foreach (self::at($before, 'margins')->items() as $margin) {
+        foreach (self::at($pulls, 'margins')->items() as $margin) {
             if ('pull_from_middle' === $margin->get('quantity')->text()) {
                 $verdicts[$margin->get('place')->text()] = $margin->get('verdict')->text();
             }
@@ -280,7 +281,8 @@ final class WorkTest extends AppTestCase
         foreach (['' => BenchCamera::WIDTH, '&preview=1' => BenchCamera::PREVIEW_WIDTH] as $query => $width) {
             $this->client->request('GET', '/api/simulated/camera/lobe_nose.png?severity=2'.$query);
             self::assertSame('image/png', $this->client->getResponse()->headers->get('Content-Type'));
-            self::assertSame($width, (getimagesizefromstring((string) $this->client->getResponse()->getContent()) ?: [0])[0]);
+            $size = getimagesizefromstring((string) $this->client->getResponse()->getContent());
+            self::assertSame($width, false === $size ? 0 : $size[0]);
         }
         $this->send('GET', '/api/simulated/camera/lobe_nose.png?severity=7', null, 422);
         $this->send('GET', '/api/simulated/camera/gearbox.png', null, 404);

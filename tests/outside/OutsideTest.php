@@ -92,13 +92,13 @@ final class OutsideTest extends TestCase
         $reference = self::python((string) file_get_contents(__DIR__.'/brute_force.py'), [
             'priors' => $model->priors,
             'events' => array_map(static fn ($event): array => ['code' => $event->code, 'parents' => $links($event->parents)], array_values($model->network->events)),
-            'signs' => array_map(static fn (Item $item): array => ['parents' => $links($model->network->signLinks[$item->sign]), 'ratio' => $item->ratio, 'present' => $item->isPresent], array_values($model->items())),
+            'signs' => array_map(static fn (Item $item): array => ['parents' => $links($model->network->signLinks[$item->sign]), 'ratio' => $item->ratio, 'present' => $item->isPresent], array_values($model->items)),
             'hypotheses' => $hypotheses,
         ]);
         self::assertCount(\count($hypotheses), $reference);
         foreach ($hypotheses as $i => $causes) {
             self::assertIsFloat($reference[$i]);
-            $mask = ['*other*'] === $causes ? $model->other() : array_sum(array_map($model->mask(...), $causes));
+            $mask = ['*other*'] === $causes ? $model->other() : $model->atWork(...$causes);
             self::assertEqualsWithDelta(1.0, $model->elimination->likelihood($mask) / $reference[$i], 1e-9, implode(' and ', $causes));
         }
     }

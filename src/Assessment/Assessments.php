@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Assessment;
+
+use Doctrine\DBAL\Connection;
+use MuteTapper\App\Knowledge\KnowledgeFiles;
+use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Record\Cases;
+use MuteTapper\Core\Assessment\Assessment;
+use Symfony\Contracts\Cache\CacheInterface;
+use Symfony\Contracts\Cache\ItemInterface;
+
+/**
+ * Assesses cases, and keeps what was derived under what it was derived from: the case's content, the knowledge, and the code
+ * of the core. Open cases follow a changed knowledge; nothing computed by another build is shown.
+ */
+final class Assessments
+{
+    private const KEPT_SECONDS = 86400;
+
+    /** @var array<string, Assessment> by key */
+    private array $assessments = [];
+
+    public function __construct(
+        private readonly Cases $cases,
+        private readonly KnowledgeFiles $knowledge,
+        private readonly CacheInterface $cache,
+        private readonly Connection $connection,
+        private readonly string $coreHash,
+    ) {
+    }
+
+    public function of(CaseRecord $case): Assessment
+    {
+        return $this->assessments[$this->key($case)] ??= Assessment::of($this->cases->file($case), $this->knowledge->current());
+    }
+
+    /**
+     * What was derived of a case under this name, derived once for one content.
+     *
+     * @template T
+     *
+     * @param \Closure(Assessment): T $derive
+     *
+     * @return T
+     */
+    public function kept(string $name, CaseRecord $case, \Closure $derive): mixed
+    {
+        return $this->cache->get($name.'.'.$this->key($case), function (ItemInterface $item) use ($case, $derive): mixed {
+            $item->expiresAfter(self::KEPT_SECONDS);
+
+            return $derive($this->of($case));
+        });
+    }
+
+    public function coreHash(): string
+    {
+        return $this->coreHash;
+    }
+
+    private function key(CaseRecord $case): string
+    {
+        $heads = $this->connection->fetchFirstColumn('SELECT entry_id FROM slot_head WHERE case_id = ? ORDER BY first_seq', [$case->id]);
+
+        return hash('sha256', json_encode([$heads, $case->engine, $case->description, $this->knowledge->current()->hash, $this->coreHash], \JSON_THROW_ON_ERROR));
+    }
+}

@@ -1,0 +1,202 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Entry;
+
+use Doctrine\ORM\EntityManagerInterface;
+use MuteTapper\App\Knowledge\KnowledgeFiles;
+use MuteTapper\App\Record\Photograph;
+use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\Assessment\EntryContent;
+use MuteTapper\Core\Assessment\EntryRules;
+use MuteTapper\Core\Document\BadDocument;
+use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Engine;
+use MuteTapper\Core\Entry\Claim;
+use MuteTapper\Core\Entry\Entry;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\FillState;
+use MuteTapper\Core\Entry\SeenState;
+use MuteTapper\Core\Entry\Severity;
+use MuteTapper\Core\Entry\Slot;
+use MuteTapper\Core\Entry\Standing;
+use MuteTapper\Core\Photograph\Annotation;
+use MuteTapper\Core\Photograph\Shape;
+use MuteTapper\Core\Quantity\EntryParser;
+use MuteTapper\Core\Quantity\NotUnderstood;
+use MuteTapper\Core\Quantity\PlausibleRange;
+use MuteTapper\Core\Quantity\Quantity;
+use MuteTapper\Core\Quantity\Unit;
+use MuteTapper\Core\Quantity\UnitSystem;
+use MuteTapper\Core\Sheet\Column;
+
+/** Turns what a person typed into the content of an entry: reads figures, checks signs, adds the gauge's worth. */
+final readonly class EntryPreparer
+{
+    public function __construct(private KnowledgeFiles $knowledge, private EntityManagerInterface $entities)
+    {
+    }
+
+    /**
+     * @throws BadDocument
+     * @throws NotUnderstood
+     */
+    public function prepare(Entry $typed, Engine $engine, UnitSystem $units): Entry
+    {
+        $this->rules()->checkPlace($typed, $engine);
+        $prepared = new Entry(
+            $typed->id, $typed->kind, $typed->slot, $typed->supersedes, $typed->reason, $typed->by, $typed->at, $this->knowledge->current()->hash,
+            $this->prepared($typed, $engine, $units),
+        );
+        $this->rules()->check($prepared, $engine);
+
+        return $prepared;
+    }
+
+    /** @return array<string, mixed> */
+    private function prepared(Entry $typed, Engine $engine, UnitSystem $units): array
+    {
+        $data = $typed->node();
+        try {
+            return match ($typed->kind) {
+                EntryKind::Reading => $this->reading($typed->slot, $data, $engine, $units),
+                EntryKind::Claim => $this->claim($typed->slot, $data, $engine, $units),
+                EntryKind::Finding => $this->finding($typed->slot, $data),
+                EntryKind::Look => ['state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value],
+                EntryKind::Photograph => $this->photograph($data),
+                EntryKind::Withdrawal => [],
+                default => $this->content($typed, $data, $units),
+            };
+        } catch (BadDocument $problem) {
+            // What stands in the content is named by its place in the entry.
+            $isPlaced = str_starts_with($problem->pointer, '/slot') || str_starts_with($problem->pointer, '/data');
+            throw $isPlaced ? $problem : BadDocument::at('/data'.$problem->pointer, $problem->reason);
+        }
+    }
+
+    private function rules(): EntryRules
+    {
+        return new EntryRules($this->knowledge->current(), AllSheets::get());
+    }
+
+    /** @return array<string, mixed> */
+    private function reading(Slot $slot, Node $data, Engine $engine, UnitSystem $units): array
+    {
+        $column = $this->rules()->columnOf($slot, $engine);
+        $code = $data->maybe('gauge')?->word() ?? $column->gauge;
+        $gauge = $this->knowledge->current()->gauges[$code] ?? throw BadDocument::at('/data/gauge', sprintf('there is no gauge “%s” in the library.', $code));
+        $content = $this->figure($data, 'text', 'value', $column->range, $units) + ['gauge' => $gauge->toArray()];
+
+        return $content + (($data->maybe('received')?->flag() ?? false) ? ['received' => true] : [])
+            + $this->height($column, $data, $units, 'a load needs the height at which it was taken: type the test height in the head of the column first.');
+    }
+
+    /** @return array<string, mixed> */
+    private function claim(Slot $slot, Node $data, Engine $engine, UnitSystem $units): array
+    {
+        $standing = $data->maybe('standing')?->choice(Standing::class) ?? Standing::Said;
+        $content = ['standing' => $standing->value];
+        if ($slot->item === Claim::WORDS) {
+            return $content + ($standing === Standing::Unknown ? [] : ['words' => $data->get('words')->word(1000)]);
+        }
+        $value = $this->rules()->claimed($slot, $engine);
+        if ($standing === Standing::Unknown) {
+            return $content;
+        }
+        $column = $value->column;
+        if ($column === null) {
+            return $content + $this->figure($data, 'text', 'value', new PlausibleRange(Quantity::base(-1e6, $value->dimension), Quantity::base(1e6, $value->dimension)), $units);
+        }
+
+        return $content + $this->figure($data, 'text', 'value', $column->range, $units)
+            + $this->height($column, $data, $units, 'a claimed load needs its height: write it as “115 lb at 1.800 in”.');
+    }
+
+    /** @return array<string, mixed> */
+    private function height(Column $column, Node $data, UnitSystem $units, string $needed): array
+    {
+        if (!$column->isAtHeight) {
+            return [];
+        }
+
+        return $data->has('atText') ? $this->figure($data, 'atText', 'at', Column::testHeightRange(), $units) : throw BadDocument::at('/data/atText', $needed);
+    }
+
+    /** @return array<string, mixed> */
+    private function finding(Slot $slot, Node $data): array
+    {
+        if (!isset($this->knowledge->current()->signs[$slot->item])) {
+            throw BadDocument::at('/slot/item', sprintf('the catalogue has no sign “%s”.', $slot->item));
+        }
+
+        return array_filter([
+            'severity' => $data->get('severity')->choice(Severity::class)->value,
+            'state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value,
+            'sureness' => $data->maybe('sureness')?->number(),
+            'fill' => $data->maybe('fill')?->choice(FillState::class)->value,
+            'note' => $data->maybe('note')?->text(4000),
+        ], static fn (mixed $value): bool => $value !== null && $value !== '');
+    }
+
+    /** @throws BadDocument when the catalogue does not have it */
+    private function sign(Node $code): string
+    {
+        return isset($this->knowledge->current()->signs[$code->word()]) ? $code->word() : throw BadDocument::at($code->pointer, sprintf('the catalogue has no sign “%s”.', $code->word()));
+    }
+
+    /** @return array<string, mixed> */
+    private function content(Entry $typed, Node $data, UnitSystem $units): array
+    {
+        if ($typed->kind === EntryKind::Annotation && $data->has('points')) {
+            return $this->annotation($data, $units);
+        }
+        if ($typed->kind === EntryKind::Answer && !isset($this->knowledge->current()->questions[$typed->slot->item])) {
+            throw BadDocument::at('/slot/item', sprintf('there is no question “%s”.', $typed->slot->item));
+        }
+
+        return EntryContent::normal($typed->kind, $data) ?? throw new \LogicException('No content for '.$typed->kind->value);
+    }
+
+    /** @return array<string, mixed> points and typed distance, as the W3C describes an annotation */
+    private function annotation(Node $data, UnitSystem $units): array
+    {
+        $shape = $data->get('shape')->choice(Shape::class);
+        $known = null;
+        if ($shape === Shape::Scale) {
+            $known = (new EntryParser($units))->parse($data->maybe('text')?->text(40) ?? '', new PlausibleRange(Quantity::of(0.1, Unit::Millimetre), Quantity::of(2000, Unit::Millimetre)));
+        }
+        $points = array_map(static function (Node $point): array {
+            $xy = $point->items();
+
+            return count($xy) === 2 ? [$xy[0]->number(), $xy[1]->number()] : throw BadDocument::at($point->pointer, 'a point is two numbers.');
+        }, $data->get('points')->items());
+
+        return Annotation::of($data->get('sha256')->word(64), $shape, $points, trim($data->maybe('words')?->text(1000) ?? ''), $known)->toArray();
+    }
+
+    /** @return array<string, mixed> */
+    private function photograph(Node $data): array
+    {
+        $sha = $data->get('sha256')->word(64);
+        if ($this->entities->find(Photograph::class, $sha) === null) {
+            throw BadDocument::at('/data/sha256', 'this photograph has not been received yet: upload it first.');
+        }
+
+        return [
+            'sha256' => $sha,
+            'caption' => $data->maybe('caption')?->text(400) ?? '',
+            ...($data->has('about') ? ['about' => $this->sign($data->get('about'))] : []),
+            'state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value,
+        ];
+    }
+
+    /** @return array<string, mixed> what was typed, and the quantity it means */
+    private function figure(Node $data, string $textKey, string $key, PlausibleRange $range, UnitSystem $units): array
+    {
+        $text = $data->get($textKey)->text(200);
+        $typed = (new EntryParser($units))->parse($text, $range);
+
+        return [$textKey => trim($text), $key => ['number' => $typed->number, 'unit' => $typed->unit->value, 'decimals' => $typed->decimals]];
+    }
+}

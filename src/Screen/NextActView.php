@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Screen;
+
+use OpenApi\Attributes as OA;
+
+/** The one thing to do next. */
+#[OA\Schema]
+final readonly class NextActView
+{
+    public function __construct(
+        public string $step,
+        public string $words,
+        public ?string $place,
+    ) {
+    }
+}

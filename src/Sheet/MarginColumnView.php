@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Sheet;
+
+use OpenApi\Attributes as OA;
+
+/** A column of margin rules. */
+#[OA\Schema]
+final readonly class MarginColumnView
+{
+    /**
+     * @param list<string> $index as in SheetColumnView; empty where any index will do
+     * @param bool $isDeparture from the build as claimed, not a clearance
+     */
+    public function __construct(
+        public string $key,
+        public string $quantity,
+        public string $title,
+        public string $head,
+        public array $index,
+        public string $limitWords,
+        public bool $isDeparture,
+    ) {
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Sheet;
+
+use MuteTapper\App\Assessment\Assessments;
+use MuteTapper\App\Calculation\TraceView;
+use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Shared\Problem;
+use MuteTapper\Core\Assessment\Assessment;
+use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Calculation\Trace;
+use MuteTapper\Core\CaseFile\Step;
+use MuteTapper\Core\Sheet\Bench;
+use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Every sheet of a case: how it is laid out, what it tells, and the reasoning behind each of its values. */
+#[Route('/api/cases/{id}')]
+final class SheetController
+{
+    #[Route('/sheets', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/sheets', operationId: 'listSheets', responses: [
+        new OA\Response(response: 200, description: 'the sheets of this engine', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: SheetLayoutView::class))),
+    ])]
+    public function list(CaseRecord $case, Assessments $assessments): JsonResponse
+    {
+        return new JsonResponse($assessments->kept('sheets', $case, static function (Assessment $assessment): array {
+            $presenter = self::presenter($assessment);
+
+            return array_map($presenter->layout(...), $assessment->bench->sheets->fittedTo($assessment->case->engine));
+        }));
+    }
+
+    #[Route('/sheets/{sheet}', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/sheets/{sheet}', operationId: 'getSheet', responses: [
+        new OA\Response(response: 200, description: 'margins, values and remarks', content: new OA\JsonContent(ref: SheetView::class)),
+    ])]
+    public function sheet(CaseRecord $case, string $sheet, Assessments $assessments): JsonResponse
+    {
+        return new JsonResponse($assessments->kept('sheet.'.rawurlencode($sheet), $case, static function (Assessment $assessment) use ($sheet): SheetView {
+            $declared = $assessment->bench->sheets->named($sheet);
+            if ($declared === null || !$declared->isFittedTo($assessment->case->engine)) {
+                throw Problem::notFound(sprintf('This engine has no sheet “%s”.', $sheet));
+            }
+
+            return self::presenter($assessment)->sheet($declared);
+        }));
+    }
+
+    #[Route('/margins', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/margins', operationId: 'getMargins', parameters: [
+        new OA\QueryParameter(name: 'step', description: 'sheets of this step of the work only', schema: new OA\Schema(type: 'string')),
+        new OA\QueryParameter(name: 'quantity', description: 'these quantities only, separated by commas', schema: new OA\Schema(type: 'string')),
+    ], responses: [
+        new OA\Response(response: 200, description: 'margins of all sheets', content: new OA\JsonContent(ref: MarginsView::class)),
+    ])]
+    public function margins(CaseRecord $case, Request $request, Assessments $assessments): JsonResponse
+    {
+        $step = Step::tryFrom($request->query->getString('step'));
+        $quantities = array_values(array_filter(explode(',', $request->query->getString('quantity')), static fn (string $one): bool => $one !== ''));
+        $name = 'margins.'.hash('xxh3', ($step->value ?? '').' '.implode(',', $quantities));
+
+        return new JsonResponse($assessments->kept($name, $case, static fn (Assessment $assessment): MarginsView => self::presenter($assessment)->margins($step, $quantities)));
+    }
+
+    #[Route('/trace/{place}/{value}', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/trace/{place}/{value}', operationId: 'getTrace', parameters: [
+        new OA\QueryParameter(name: 'index', schema: new OA\Schema(type: 'string')),
+    ], responses: [
+        new OA\Response(response: 200, description: 'the reasoning', content: new OA\JsonContent(ref: TraceView::class)),
+    ])]
+    public function trace(CaseRecord $case, string $place, string $value, Request $request, Assessments $assessments): JsonResponse
+    {
+        $bench = $assessments->of($case)->bench;
+        $declared = $bench->sheets->values[$value] ?? throw Problem::notFound(sprintf('There is no value “%s”.', $value));
+        $index = $request->query->getString('index');
+        $trace = $bench->case->engine->placeLabel($place) === null ? null : self::reasoning($bench, $place, $value, $index === '' ? null : $index);
+        if ($trace === null) {
+            throw Problem::notFound('There is no such value here: a reading is missing.');
+        }
+
+        return new JsonResponse(TraceView::of($trace, $bench->case->settings->units, $declared->fineness));
+    }
+
+    private static function reasoning(Bench $bench, string $place, string $name, ?string $index): ?Trace
+    {
+        $margin = isset($bench->sheets->judged[$name]) ? $bench->margin($place, $name, $index) : null;
+        if ($margin !== null) {
+            return $margin->trace ?? $margin->asClaimed;
+        }
+        if ($bench->sheets->value($name)->index->split($index, $bench->case->engine) === null) {
+            return null;
+        }
+        $found = $bench->value($place, $name, $index);
+
+        return $found instanceof Given ? $found->trace ?? Trace::asRead($found) : null;
+    }
+
+    private static function presenter(Assessment $assessment): SheetPresenter
+    {
+        return new SheetPresenter($assessment->bench, $assessment->knowledge->limits);
+    }
+}

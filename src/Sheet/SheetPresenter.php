@@ -1,0 +1,227 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Sheet;
+
+use MuteTapper\App\Shared\QuantityView;
+use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\CaseFile\Step;
+use MuteTapper\Core\Engine\Cams;
+use MuteTapper\Core\Engine\Place;
+use MuteTapper\Core\Quantity\Fineness;
+use MuteTapper\Core\Sheet\Axis;
+use MuteTapper\Core\Sheet\Bench;
+use MuteTapper\Core\Sheet\Column;
+use MuteTapper\Core\Sheet\Index;
+use MuteTapper\Core\Sheet\Judged;
+use MuteTapper\Core\Sheet\Sheet;
+use MuteTapper\Core\Sheet\Value;
+use MuteTapper\Core\Verdict\Limits;
+use MuteTapper\Core\Verdict\Margin;
+
+/** Puts declared sheets into the shapes that screens, report and command line read. No sheet has anything of its own here. */
+final readonly class SheetPresenter
+{
+    public function __construct(private Bench $bench, private Limits $limits)
+    {
+    }
+
+    public function layout(Sheet $sheet): SheetLayoutView
+    {
+        $engine = $this->bench->case->engine;
+        $columns = $computed = $margins = [];
+        foreach ($this->columnsOf($sheet) as $column) {
+            foreach ($this->templates($column->index, $sheet) as [$index, $under]) {
+                $columns[] = new SheetColumnView(
+                    implode('.', [$column->code, ...$index]), $column->code, $column->part->value, $column->short, $under, trim($column->label.' '.$under), $index,
+                    $this->unit($column, $column->fineness === Fineness::Tenths ? Fineness::Usual : $column->fineness), $column->dimension()->value, $column->gauge, $column->isAtHeight,
+                );
+            }
+        }
+        foreach ($this->bench->sheets->valuesOn($sheet) as $value) {
+            if ($value->short !== null) {
+                foreach ($this->templates($value->index, $sheet) as [$index, $under]) {
+                    $computed[] = new ComputedColumnView(implode('.', [$value->name, ...$index]), $value->name, $value->short, $under, $index, $this->unitOf($value));
+                }
+            }
+        }
+        foreach ($this->bench->sheets->judgedOn($sheet) as $judged) {
+            if (!$judged->isDeparture) {
+                array_push($margins, ...$this->marginColumns($judged, $sheet));
+            }
+        }
+
+        return new SheetLayoutView(
+            $sheet->code, $sheet->title, $sheet->step, $sheet->goesAcross, $this->rows($sheet),
+            array_map(static fn (string $key): FaceView => new FaceView($key, $key), $sheet->faceKeys),
+            array_map(static fn (string $key): FaceView => new FaceView($key, $key), $sheet->lines?->keys($engine) ?? []),
+            $columns, $computed, $margins, $sheet->questions,
+        );
+    }
+
+    public function sheet(Sheet $sheet): SheetView
+    {
+        return new SheetView(
+            $sheet->code, $sheet->title,
+            array_map(fn (Margin $margin): MarginView => MarginView::of($margin, $this->bench), $this->bench->marginsOn($sheet)),
+            $this->values($sheet), $this->bench->remarks($sheet),
+        );
+    }
+
+    /**
+     * Margins of the sheets of a step, of some quantities, or all.
+     *
+     * @param list<string> $quantities
+     */
+    public function margins(?Step $step, array $quantities = []): MarginsView
+    {
+        $columns = $shown = [];
+        foreach ($this->bench->sheets->fittedTo($this->bench->case->engine) as $sheet) {
+            if ($step !== null && $sheet->step !== $step) {
+                continue;
+            }
+            foreach ($this->bench->sheets->judgedOn($sheet) as $judged) {
+                if ($quantities !== [] && !in_array($judged->value, $quantities, true)) {
+                    continue;
+                }
+                $margins = $this->bench->marginsOf($judged->value);
+                foreach ($this->fieldColumns($judged, $margins) as $column) {
+                    $columns[] = $column;
+                }
+                array_push($shown, ...$margins);
+            }
+        }
+
+        return new MarginsView($columns, array_map(fn (Margin $margin): MarginView => MarginView::of($margin, $this->bench), $shown));
+    }
+
+    /** @return list<Column> columns that are typed into on a sheet of this engine */
+    public function columnsOf(Sheet $sheet): array
+    {
+        $engine = $this->bench->case->engine;
+        $hasDual = array_filter($engine->stations, fn ($station): bool => $this->bench->isDual($station->code())) !== [];
+        $columns = [...array_map(fn (string $code): Column => $this->bench->sheets->columns[$code], $sheet->also), ...$sheet->columns];
+
+        return array_values(array_filter($columns, static fn (Column $column): bool => $column->isReadable && $column->isFittedTo($engine) && (!$column->isForDual || $hasDual)));
+    }
+
+    /** @return list<SheetRowView> */
+    public function rows(Sheet $sheet): array
+    {
+        $engine = $this->bench->case->engine;
+        if ($sheet->rows !== null) {
+            $labels = $sheet->rows === Axis::Cam ? Cams::of($engine) : [];
+
+            return array_map(static fn (string $key): SheetRowView => new SheetRowView($key, Place::ENGINE, $key, $labels[$key] ?? $key, $labels[$key] ?? $key, false), $sheet->rows->keys($engine));
+        }
+
+        return array_map(static function (string $place) use ($engine): SheetRowView {
+            $name = $engine->placeLabel($place) ?? $place;
+
+            return new SheetRowView($place, $place, '', str_replace('cylinder ', '', $name), $name, $engine->station($place) !== null);
+        }, $sheet->places($engine));
+    }
+
+    /**
+     * What the parts of an index are on a sheet: chosen with a face, a line, a row or a date, or columns of their own.
+     *
+     * @return list<array{list<string>, string}> parts, and what tells the column from its like
+     */
+    public function templates(Index $index, Sheet $sheet): array
+    {
+        $templates = [[[], '']];
+        foreach ($index->axes as $axis) {
+            $chosen = match ($axis) {
+                Axis::Date => '{date}',
+                $sheet->faces => '{face}',
+                $sheet->lines => '{line}',
+                $sheet->rows => '{row}',
+                default => null,
+            };
+            $longer = [];
+            foreach ($templates as [$parts, $under]) {
+                foreach ($chosen === null ? $axis->keys($this->bench->case->engine) : [$chosen] as $key) {
+                    $longer[] = [[...$parts, $key], $chosen === null ? trim($under.' '.$key) : $under];
+                }
+            }
+            $templates = $longer;
+        }
+
+        return $templates;
+    }
+
+    /** @return list<ValueView> */
+    private function values(Sheet $sheet): array
+    {
+        $views = [];
+        $units = $this->bench->case->settings->units;
+        foreach ($this->bench->sheets->valuesOn($sheet) as $value) {
+            if ($value->short === null) {
+                continue;
+            }
+            foreach ($this->bench->case->engine->sites($value->site) as $place) {
+                foreach ($this->bench->partsAt($place, $value) as $parts) {
+                    $index = $value->index->join($parts);
+                    $found = $this->bench->value($place, $value->name, $index);
+                    if ($found instanceof Given && $found->trace !== null) {
+                        $views[] = new ValueView($place, $value->name, $index, $value->title, QuantityView::uncertain($found->value, $units, $value->fineness), $found->trace->calculation->formula());
+                    }
+                }
+            }
+        }
+
+        return $views;
+    }
+
+    /** @return list<MarginColumnView> rules beside the readings of a sheet */
+    private function marginColumns(Judged $judged, Sheet $sheet): array
+    {
+        $value = $this->bench->sheets->value($judged->value);
+        $any = $judged->isWorstOfAll || $judged->firstOf !== [];
+        $limit = $this->limits->of($judged->value)->ruledBy($this->bench->case->settings->schoolOf($judged->value));
+        $words = MarginView::limitWords($limit, $this->bench->case->settings->units, $value->fineness);
+
+        return array_map(
+            static fn (array $template): MarginColumnView => new MarginColumnView(implode('.', [$judged->value, ...$template[0]]), $judged->value, $limit->title, trim($judged->head.' '.$template[1]), $template[0], $words, $judged->isDeparture),
+            $any ? [[[], '']] : $this->templates($value->index, $sheet),
+        );
+    }
+
+    /**
+     * Columns of a field of rules: one an index that occurs, where anything was measured.
+     *
+     * @param list<Margin> $margins
+     *
+     * @return list<MarginColumnView>
+     */
+    private function fieldColumns(Judged $judged, array $margins): array
+    {
+        $value = $this->bench->sheets->value($judged->value);
+        $found = [];
+        foreach ($margins as $margin) {
+            $key = $margin->index ?? '';
+            $found[$key]['known'] = ($found[$key]['known'] ?? false) || $margin->value() !== null;
+            $found[$key]['limit'] ??= MarginView::limitWords($margin->limit, $this->bench->case->settings->units, $value->fineness);
+        }
+        $columns = [];
+        foreach ($found as $key => $one) {
+            if ($one['known'] || (!$judged->isDeparture && in_array((string) $key, ['', 'outer'], true))) {
+                $of = $key === '' || $key === 'outer' ? '' : $key.' ';
+                $columns[] = new MarginColumnView($judged->value.'.'.$key, $judged->value, $this->limits->of($judged->value)->title, $of.$judged->head, $key === '' ? [] : [(string) $key], $one['limit'], $judged->isDeparture);
+            }
+        }
+
+        return $columns;
+    }
+
+    private function unit(Column $column, Fineness $fineness): string
+    {
+        return trim($this->bench->case->settings->units->shownIn($column->dimension(), $fineness)->value, '1');
+    }
+
+    private function unitOf(Value $value): string
+    {
+        return trim($this->bench->case->settings->units->shownIn($value->dimension, $value->fineness)->value, '1');
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Sheet;
+
+use OpenApi\Attributes as OA;
+
+/** What a sheet tells: margins, values that follow, and remarks on the whole. */
+#[OA\Schema]
+final readonly class SheetView
+{
+    /**
+     * @param list<MarginView> $margins
+     * @param list<ValueView> $values
+     * @param list<string> $remarks
+     */
+    public function __construct(public string $code, public string $title, public array $margins, public array $values, public array $remarks)
+    {
+    }
+}
