@@ -47,8 +47,8 @@ final class PullSheet
             values: self::values(),
             judged: [
                 Judged::of('pull_from_middle', 'from the middle')->withinSet(),
-                Judged::of('lash_drift', 'change of lash')->saying(self::drift(...)),
-                Judged::of('pull_drift', 'change of pull')->saying(self::drift(...)),
+                Judged::of('lash_drift', 'change of lash')->apart()->saying(self::drift(...)),
+                Judged::of('pull_drift', 'change of pull')->apart()->saying(self::drift(...)),
             ],
             remarks: [self::level(...), self::doubts(...)],
             also: ['lash'],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Sheet;
 
 use MuteTapper\Core\Document\BadDocument;
+use MuteTapper\Core\Engine\Coil;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
@@ -37,11 +38,15 @@ final class Column
     /** @phpstan-readonly-allow-private-mutation */
     public bool $isAtHeight = false;
     /** @phpstan-readonly-allow-private-mutation */
+    public ?string $usualHeight = null;
+    /** @phpstan-readonly-allow-private-mutation */
     public bool $isReadable = true;
     /** @phpstan-readonly-allow-private-mutation */
     public bool $isClaimable = false;
     /** @phpstan-readonly-allow-private-mutation */
     public bool $isComparedWithClaim = false;
+    /** @phpstan-readonly-allow-private-mutation */
+    public bool $isOfPair = false;
     /** @phpstan-readonly-allow-private-mutation */
     public bool $isNeededInClaim = false;
     /** @phpstan-readonly-allow-private-mutation */
@@ -132,10 +137,17 @@ final class Column
         });
     }
 
-    /** Each reading carries the height at which it was taken. */
-    public function atHeight(): self
+    /**
+     * Each reading carries the height at which it was taken.
+     *
+     * @param string|null $usual value whose claim is that height, where nothing else is said
+     */
+    public function atHeight(?string $usual = null): self
     {
-        return $this->with(static function (self $copy): void { $copy->isAtHeight = true; });
+        return $this->with(static function (self $copy) use ($usual): void {
+            $copy->isAtHeight = true;
+            $copy->usualHeight = $usual;
+        });
     }
 
     /** The build as claimed can state it, and what is found is held against it. */
@@ -154,6 +166,12 @@ final class Column
     public function departingAtMost(string $value): self
     {
         return $this->with(static function (self $copy) use ($value): void { $copy->departureLimit = $value; });
+    }
+
+    /** It may be stated of outer and inner spring together. */
+    public function ofPairToo(): self
+    {
+        return $this->with(static function (self $copy): void { $copy->isOfPair = true; });
     }
 
     /** Only where one spring stands inside another. */
@@ -227,6 +245,9 @@ final class Column
         }
         if (!$asClaim && !in_array($slot->place, $engine->sites($this->site), true)) {
             throw BadDocument::at('/slot/place', sprintf('each %s has its own %s; “%s” is none.', $this->site->value, $this->label, $slot->place));
+        }
+        if (!$asClaim && $slot->index === Coil::Pair->value) {
+            throw BadDocument::at('/slot/index', sprintf('the %s of two springs together is stated, not read: each is tested by itself.', $this->label));
         }
         if ($this->index->split($slot->index, $engine) === null) {
             $axes = implode(' and ', array_map(static fn (Axis $axis): string => $axis->value, $this->index->axes));

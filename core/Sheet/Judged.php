@@ -19,6 +19,7 @@ final readonly class Judged
      * @param string|null $singleSchool school that does not apply where an inner spring stands
      * @param string|null $limitedBy name of the value that sets the limit, where it is known
      * @param bool $isRelative a comparison within a set: it may accuse one of the set, and never acquits all of it
+     * @param bool $isApart shown in a place of its own, not beside the readings
      * @param (\Closure(At, Margin): string)|null $saying what a value means, in words
      */
     private function __construct(
@@ -32,6 +33,7 @@ final readonly class Judged
         public ?string $singleSchool = null,
         public ?string $limitedBy = null,
         public bool $isRelative = false,
+        public bool $isApart = false,
         public ?\Closure $saying = null,
     ) {
     }
@@ -49,43 +51,48 @@ final readonly class Judged
 
     public function restsOn(string ...$inputs): self
     {
-        return new self($this->value, $this->head, array_values($inputs), $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $this->limitedBy, $this->isRelative, $this->saying);
+        return new self($this->value, $this->head, array_values($inputs), $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $this->limitedBy, $this->isRelative, $this->isApart, $this->saying);
     }
 
     /** A departure from the claim, judged once this input, the claim, is known. */
     public function asDeparture(string $claim): self
     {
-        return new self($this->value, $this->head, $this->restsOn, true, $claim, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $this->limitedBy, $this->isRelative, $this->saying);
+        return new self($this->value, $this->head, $this->restsOn, true, $claim, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $this->limitedBy, $this->isRelative, $this->isApart, $this->saying);
     }
 
     public function worstOfAll(): self
     {
-        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, true, $this->firstOf, $this->singleSchool, $this->limitedBy, $this->isRelative, $this->saying);
+        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, true, $this->firstOf, $this->singleSchool, $this->limitedBy, $this->isRelative, $this->isApart, $this->saying);
     }
 
     public function firstOf(string ...$keys): self
     {
-        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, array_values($keys), $this->singleSchool, $this->limitedBy, $this->isRelative, $this->saying);
+        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, array_values($keys), $this->singleSchool, $this->limitedBy, $this->isRelative, $this->isApart, $this->saying);
     }
 
     public function singleSpringsOnly(string $school): self
     {
-        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $school, $this->limitedBy, $this->isRelative, $this->saying);
+        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $school, $this->limitedBy, $this->isRelative, $this->isApart, $this->saying);
     }
 
     public function limitedBy(string $value): self
     {
-        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $value, $this->isRelative, $this->saying);
+        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $value, $this->isRelative, $this->isApart, $this->saying);
     }
 
     public function withinSet(): self
     {
-        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $this->limitedBy, true, $this->saying);
+        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $this->limitedBy, true, $this->isApart, $this->saying);
+    }
+
+    public function apart(): self
+    {
+        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $this->limitedBy, $this->isRelative, true, $this->saying);
     }
 
     /** @param \Closure(At, Margin): string $saying */
     public function saying(\Closure $saying): self
     {
-        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $this->limitedBy, $this->isRelative, $saying);
+        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $this->limitedBy, $this->isRelative, $this->isApart, $saying);
     }
 }

@@ -42,7 +42,7 @@ final readonly class Value
     {
         return new self(
             $column->code, $column->label, $column->dimension(), $column->site, $column->index,
-            $column->ways, $column->fineness, $column->computedHead, $column,
+            $column->ways, $column->fineness, $column->computedHead, $column, $column->isOfPair,
         );
     }
 

@@ -43,8 +43,8 @@ final class SpringSheet
             what: 'springs',
             columns: [
                 Column::length('free_height', Part::Spring, 0.8, 4.0)->at(Axis::Coil)->claimable()->departingAtMost('free_height_allowance')->usually(2.25),
-                Column::force('load_seat', Part::Spring, 0, 600, 'seat load')->at(Axis::Coil)->atHeight()->by('spring_tester')->statable()->usually(168, Unit::PoundForce),
-                Column::force('load_open', Part::Spring, 0, 1500, 'open load')->at(Axis::Coil)->atHeight()->by('spring_tester')->statable()->usually(412, Unit::PoundForce),
+                Column::force('load_seat', Part::Spring, 0, 600, 'seat load')->at(Axis::Coil)->atHeight('installed_height')->by('spring_tester')->statable()->ofPairToo()->usually(168, Unit::PoundForce),
+                Column::force('load_open', Part::Spring, 0, 1500, 'open load')->at(Axis::Coil)->atHeight()->by('spring_tester')->statable()->ofPairToo()->usually(412, Unit::PoundForce),
                 Column::length('bind_height', Part::Spring, 0.4, 2.5)->at(Axis::Coil)->by('height_micrometer')->claimable()->usually(1.215),
                 Column::length('outside_diameter', Part::Spring, 0.5, 2.5)->at(Axis::Coil)->headed('outside dia.')->claimable()->usually(1.54),
                 Column::length('inside_diameter', Part::Spring, 0.3, 2.2)->at(Axis::Coil)->headed('inside dia.')->claimable()->usually(1.12),
@@ -72,7 +72,7 @@ final class SpringSheet
         $sum = LinearForm::of('rates-together', 'Rate of two springs together', Dimension::Stiffness, 'rate of the outer + rate of the inner', Source::published('parallel springs, any text; from memory'))
             ->plus('outer', 'rate of the outer spring')->plus('inner', 'rate of the inner spring');
 
-        return Column::of('rate', Part::Spring, 5, 3000, Unit::PoundForcePerInch)->at(Axis::Coil)->neverRead()->statable()->computedUnder('rate')->usually(400, Unit::PoundForcePerInch)->orElse(
+        return Column::of('rate', Part::Spring, 5, 3000, Unit::PoundForcePerInch)->at(Axis::Coil)->neverRead()->statable()->ofPairToo()->computedUnder('rate')->usually(400, Unit::PoundForcePerInch)->orElse(
             ...self::ofEachCoil(new RateFromTwoLoads(), [
                 'load_seat' => From::value('load_seat'), 'height_seat' => From::height('load_seat'),
                 'load_open' => From::value('load_open'), 'height_open' => From::height('load_open'),

@@ -19,6 +19,7 @@ use OpenApi\Attributes as OA;
     new OA\Property('numbering', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'integer'))),
     new OA\Property('valveOrder', type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(type: 'string')),
     new OA\Property('firingOrder', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property('firingAngles', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property('forwardBank', type: 'string'),
     new OA\Property('rockerRatio', type: 'number', nullable: true),
     new OA\Property('intendedSpeed', type: 'number', nullable: true),

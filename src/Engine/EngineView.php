@@ -19,6 +19,7 @@ final readonly class EngineView
      * @param array<string, list<int>> $numbering
      * @param array<string, string>|null $valveOrder
      * @param list<int> $firingOrder
+     * @param list<float> $firingAngles crank degrees at which the cylinders of the firing order fire; empty while unknown
      */
     private function __construct(
         public string $summary,
@@ -34,6 +35,7 @@ final readonly class EngineView
         #[OA\Property(type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(type: 'string'))]
         public ?array $valveOrder,
         public array $firingOrder,
+        public array $firingAngles,
         public string $forwardBank,
         public ?float $rockerRatio,
         public ?float $intendedSpeed,
@@ -46,7 +48,7 @@ final readonly class EngineView
         return new self(
             self::summary($engine),
             $engine->layout, $engine->drive, $engine->face, $engine->lash, count($engine->cylinders), $engine->intakeValves, $engine->exhaustValves,
-            $engine->numbering, $engine->valveOrder === [] ? null : $engine->valveOrder, $engine->firingOrder, $engine->forwardBank,
+            $engine->numbering, $engine->valveOrder === [] ? null : $engine->valveOrder, $engine->firingOrder, $engine->firingAngles, $engine->forwardBank,
             $engine->rockerRatio, $engine->intendedSpeed, $engine->reachedSpeed,
         );
     }

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace MuteTapper\App\Entry;
 
 use MuteTapper\App\Shared\QuantityView;
+use MuteTapper\Core\Assessment\AllSheets;
 use MuteTapper\Core\Entry\Claim;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\Reading;
+use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\UnitSystem;
 use OpenApi\Attributes as OA;
@@ -60,12 +62,13 @@ final readonly class EntryView
             EntryKind::Claim => [Claim::of($entry)->typed?->quantity(), Claim::of($entry)->at?->quantity()],
             default => [null, null],
         };
-        $figure = static fn (?Quantity $quantity): ?string => $quantity === null ? null : QuantityView::exact($quantity, $units)->figure;
+        $column = AllSheets::get()->columns[str_replace(Claim::CLAIMED, '', $entry->slot->item)] ?? null;
+        $figure = static fn (?Quantity $quantity, Fineness $fineness): ?string => $quantity === null ? null : QuantityView::exact($quantity, $units, $fineness)->figure;
 
         return new self(
             $entry->id, $entry->kind, $entry->slot->place, $entry->slot->part, $entry->slot->item, $entry->slot->index, $entry->supersedes,
             $entry->by, $entry->at->format(\DATE_RFC3339_EXTENDED),
-            $word('text'), $figure($value), $word('atText'), $figure($at),
+            $word('text'), $figure($value, $column->fineness ?? Fineness::Usual), $word('atText'), $figure($at, Fineness::Usual),
             $data->maybe('gauge')?->maybe('label')?->text(), $data->maybe('gauge')?->maybe('code')?->text(), $word('standing'),
             $data->maybe('severity')?->whole(0, 4), $word('state'), $data->maybe('sureness')?->number(), $word('note'), $word('sha256'), $word('caption'),
             (object) array_diff_key($entry->data, self::SHOWN_APART),

@@ -15,6 +15,7 @@ final readonly class ColumnView
      * @param Site $site what has one such reading each
      * @param string $sheet code of the sheet that declares it
      * @param list<string> $units unit in which it is typed where none is given, inch and metric
+     * @param bool $ofPair can be stated of outer and inner spring together
      * @param string $gaugeStated what the gauge is worth
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class ColumnView
         public array $units,
         public string $dimension,
         public bool $byCoil,
+        public bool $ofPair,
         public bool $atHeight,
         public bool $claimable,
         public bool $readable,

@@ -37,7 +37,7 @@ final class KnowledgeController
                 $columns[] = new ColumnView(
                     $column->code, $column->label, $column->short, $column->part->value, $column->site, $sheet->code,
                     array_map(static fn (UnitSystem $units): string => trim($units->unitOf($column->dimension())->value, '1'), UnitSystem::cases()),
-                    $column->dimension()->value, $column->index->has(Axis::Coil), $column->isAtHeight, $column->isClaimable, $column->isReadable, $column->gauge, $gauge->label, $gauge->stated,
+                    $column->dimension()->value, $column->index->has(Axis::Coil), $column->isOfPair, $column->isAtHeight, $column->isClaimable, $column->isReadable, $column->gauge, $gauge->label, $gauge->stated,
                 );
             }
         }

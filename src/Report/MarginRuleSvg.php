@@ -25,13 +25,18 @@ final class MarginRuleSvg
         $measured = $margin->at !== null;
         $at = static fn (float $fraction): float => 3 + $fraction * (self::WIDTH - 6);
         $notch = $at($margin->notch);
-        $svg = self::hatch(...($margin->goodIsRight ? [3.0, $notch] : [$notch, self::WIDTH - 3]), colour: $outside ? self::LEAD : self::GREY);
+        $upper = $margin->upper === null ? null : $at($margin->upper);
+        $colour = $outside ? self::LEAD : self::GREY;
+        $svg = self::hatch(...($margin->goodIsRight ? [3.0, $notch] : [$notch, self::WIDTH - 3]), colour: $colour);
+        $svg .= $upper === null ? '' : self::hatch($upper, self::WIDTH - 3, $colour);
         $svg .= self::line(3, self::BASE, self::WIDTH - 3, self::BASE, self::INK, 1.2, $measured ? '' : '3,2.5');
         for ($i = 0; $i <= 10; ++$i) {
             $svg .= self::line($at($i / 10), self::BASE, $at($i / 10), self::BASE + 3.5, self::GREY, 0.8);
         }
         $ink = $outside ? self::LEAD : self::INK;
-        if ($measured && $margin->verdict !== Verdict::CannotTell) {
+        if ($measured && $upper !== null) {
+            $svg .= self::several($margin, $at, $notch, $upper);
+        } elseif ($measured && $margin->verdict !== Verdict::CannotTell) {
             $value = $at($margin->at);
             $fill = match ($margin->verdict) {
                 Verdict::Inside => self::GREY,
@@ -43,13 +48,37 @@ final class MarginRuleSvg
         foreach ($margin->others as $other) {
             $svg .= self::line($at($other['at']), self::BASE - 7, $at($other['at']), self::BASE + 5, self::GREY, 1.3);
         }
-        $svg .= sprintf('<polygon points="%.2f,%.2f %.2f,%.2f %.2f,%.2f" fill="#FFFFFF" stroke="%s" stroke-width="1.2"/>', $notch - 4.5, self::BASE - 10, $notch, self::BASE, $notch + 4.5, self::BASE - 10, self::INK);
-        $svg .= self::line($notch, self::BASE, $notch, self::BASE + 6, self::INK, 1.8);
+        foreach ($upper === null ? [$notch] : [$notch, $upper] as $x) {
+            $points = sprintf('%.2f,%.2f %.2f,%.2f %.2f,%.2f', $x - 4.5, self::BASE - 10, $x, self::BASE, $x + 4.5, self::BASE - 10);
+            $svg .= sprintf('<polygon points="%s" fill="#FFFFFF" stroke="%s" stroke-width="1.2"/>', $points, self::INK);
+            $svg .= self::line($x, self::BASE, $x, self::BASE + 6, self::INK, 1.8);
+        }
         if ($measured) {
             $svg .= self::value($margin, $at, $ink);
         }
 
         return sprintf('<svg xmlns="http://www.w3.org/2000/svg" width="%1$.0f" height="32" viewBox="0 0 %1$.0f 32">%2$s</svg>', self::WIDTH, $svg);
+    }
+
+    /**
+     * Several like places of one part within a window: a stroke each, a bar from the least to the largest, lead past a notch.
+     *
+     * @param callable(float): float $at
+     */
+    private static function several(MarginView $margin, callable $at, float $from, float $to): string
+    {
+        $strokes = array_map($at, $margin->strokes === [] ? [$margin->at ?? 0.0] : $margin->strokes);
+        $least = min([self::WIDTH, ...$strokes]);
+        $most = max([0.0, ...$strokes]);
+        $svg = '';
+        foreach ([[max($least, $from), min($most, $to), self::GREY], [$least, min($most, $from), self::LEAD], [max($least, $to), $most, self::LEAD]] as [$left, $right, $colour]) {
+            $svg .= $right > $left ? sprintf('<rect x="%.2f" y="%.2f" width="%.2f" height="4.5" fill="%s"/>', $left, self::BASE - 5.5, $right - $left, $colour) : '';
+        }
+        foreach (count($strokes) > 1 ? $strokes : [] as $x) {
+            $svg .= self::line($x, self::BASE - 9, $x, self::BASE, self::INK, 1);
+        }
+
+        return $svg;
     }
 
     /** @param callable(float): float $at */

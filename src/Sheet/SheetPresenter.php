@@ -35,7 +35,7 @@ final readonly class SheetPresenter
             foreach ($this->templates($column->index, $sheet) as [$index, $under]) {
                 $columns[] = new SheetColumnView(
                     implode('.', [$column->code, ...$index]), $column->code, $column->part->value, $column->short, $under, trim($column->label.' '.$under), $index,
-                    $this->unit($column, $column->fineness === Fineness::Tenths ? Fineness::Usual : $column->fineness), $column->dimension()->value, $column->gauge, $column->isAtHeight,
+                    $this->unit($column, $column->fineness === Fineness::Tenths ? Fineness::Usual : $column->fineness), $column->dimension()->value, $column->gauge, $column->isAtHeight, $column->usualHeight,
                 );
             }
         }
@@ -47,7 +47,7 @@ final readonly class SheetPresenter
             }
         }
         foreach ($this->bench->sheets->judgedOn($sheet) as $judged) {
-            if (!$judged->isDeparture) {
+            if (!$judged->isDeparture && !$judged->isApart) {
                 array_push($margins, ...$this->marginColumns($judged, $sheet));
             }
         }

@@ -1,54 +1,77 @@
 import { screen, within } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
-import { openCase, told, twin } from '../shared/test-case';
+import { openCase, told as sentAs } from '../shared/test-case';
+import { column, margin, sheetLayout, stationRow } from '../shared/test-sheets';
 import Before from './Before';
 
 afterEach(() => vi.restoreAllMocks());
 
-const margin = (quantity: string, place: string, figure: string, verdict = 'inside') => ({
-  place,
-  label: place,
-  coil: null,
-  quantity,
-  title: quantity,
-  verdict,
-  verdictWords: verdict,
-  probabilityGood: 1,
-  value: { figure, unit: '%', plusMinus: '1', shown: `${figure} ± 1 %` },
-  side: 'within',
-  limit: { figure: '10', unit: '%', plusMinus: null, shown: '10 %' },
-  limitWords: 'within ± 10 %',
-  school: 'practice',
-  notch: 0.66,
-  goodIsRight: false,
-  at: 0.5,
-  low: 0.48,
-  high: 0.52,
-  offScale: null,
-  others: [],
-  scaleFrom: '0',
-  scaleTo: '30',
-  missing: [],
-  sentence: '',
-  spoken: `${place} ${quantity}: ${figure}, ${verdict}`,
+const told = (sheets: Record<string, object>) => (options: { params: { path: { sheet: string } } }) => ({
+  code: options.params.path.sheet,
+  title: '',
+  margins: [],
+  values: [],
+  remarks: [],
+  ...sheets[options.params.path.sheet],
 });
 
-const before = (more: object = {}) => ({
-  '/api/cases/{id}/before': {
-    revision: 0,
-    margins: [margin('pull_from_middle', 'A1-E1', '-31.0', 'outside')],
-    remarks: ['Cylinder 1 and cylinder 2 are low together.'],
-    wantThird: [],
-    changes: [],
-    dates: [],
-    order: [
-      { cylinder: 'A2', number: 2, stations: ['A2-I1', 'A2-E1'], words: 'Cylinder 2 at firing top dead centre, both valves shut.' },
-      { cylinder: 'A1', number: 1, stations: ['A1-I1', 'A1-E1'], words: 'Cylinder 1 at firing top dead centre, both valves shut.' },
+const pulls = (hasLash: boolean) =>
+  sheetLayout('pulls', ['A2-I1', 'A2-E1', 'A1-I1', 'A1-E1'].map(stationRow), {
+    title: 'Lash and pulls',
+    step: 'before',
+    goesAcross: true,
+    columns: [
+      ...(hasLash ? [column('lash', { index: ['{date}'] })] : []),
+      ...['1', '2', '3'].map((number) =>
+        column(`pull.${number}`, { code: 'pull', head: 'pull', under: number, name: `pull ${number}`, index: ['{date}', number] }),
+      ),
     ],
-    fromFiringOrder: true,
-    nextPull: 'A2-I1',
-    ...more,
-  },
+    margins: [
+      {
+        key: 'pull_from_middle',
+        quantity: 'pull_from_middle',
+        title: 'pull',
+        head: 'pull',
+        index: [],
+        limitWords: 'within',
+        isDeparture: false,
+      },
+    ],
+  });
+const cylinder = (number: number) => ({ ...stationRow(`A${number}`), label: String(number), name: `cylinder ${number}`, isStation: false });
+const layouts = (hasLash = true) => [
+  sheetLayout('cylinders', [1, 2].map(cylinder), {
+    title: 'Cylinders',
+    step: 'before',
+    columns: [column('compression', { part: 'chamber', unit: 'psi' })],
+  }),
+  pulls(hasLash),
+];
+const order = {
+  order: [
+    { cylinder: 'A2', number: 2, stations: ['A2-I1', 'A2-E1'], words: 'Cylinder 2 at firing top dead centre, both valves shut.' },
+    { cylinder: 'A1', number: 1, stations: ['A1-I1', 'A1-E1'], words: 'Cylinder 1 at firing top dead centre, both valves shut.' },
+  ],
+  fromFiringOrder: true,
+  wantThird: [] as string[],
+  dates: [] as string[],
+  nextPull: 'A2-I1',
+};
+const low = margin({
+  quantity: 'pull_from_middle',
+  coil: null,
+  verdict: 'outside',
+  spoken: 'A1-E1 pull_from_middle: -31.0, outside',
+});
+
+const before = (more: Partial<typeof order> = {}, drift: object[] = [], hasLash = true) => ({
+  '/api/cases/{id}/sheets': layouts(hasLash),
+  '/api/cases/{id}/sheets/{sheet}': told({
+    cylinders: { remarks: ['Cylinder 1 and cylinder 2 are low together.'] },
+    pulls: { margins: [low] },
+  }),
+  '/api/cases/{id}/lash-order': { ...order, ...more },
+  '/api/cases/{id}/margins': { revision: 0, margins: drift },
 });
 
 test('cylinders are entered in the order of their numbers, with what the tests say together', async () => {
@@ -56,7 +79,7 @@ test('cylinders are entered in the order of their numbers, with what the tests s
   expect(await screen.findByText('Cylinder 1 and cylinder 2 are low together.')).toBeVisible();
   await user.keyboard('170{Enter}165{Enter}');
   await expect
-    .poll(() => told(sent))
+    .poll(() => sentAs(sent))
     .toEqual([
       ['A1/chamber/compression', { text: '170' }],
       ['A2/chamber/compression', { text: '165' }],
@@ -68,13 +91,13 @@ test('valves stand in the order of lash, the next one large and on the plan', as
   await user.click(await screen.findByText('Lash and pulls'));
   const rows = within(screen.getByRole('table', { name: 'Lash and pulls' }))
     .getAllByRole('row')
-    .slice(1);
+    .filter((row) => row.querySelector('td') !== null);
   expect(rows.map((row) => row.querySelector('th')?.textContent)).toEqual(['2I', '2E', '1I', '1E']);
   expect(screen.getByRole('gridcell', { name: /^2I,.*next/ })).toBeInTheDocument();
   await user.click(screen.getByRole('button', { name: '2I' }));
   await user.keyboard('0.016{Enter}118{Enter}119{Enter}');
   await expect
-    .poll(() => told(sent))
+    .poll(() => sentAs(sent))
     .toEqual([
       ['A2-I1/valve/lash', { text: '0.016' }],
       ['A2-I1/valve/pull/1', { text: '118' }],
@@ -93,10 +116,10 @@ test('a third pull is asked for only where two disagree', async () => {
 });
 
 test('an engine with hydraulic elements has no lash to enter', async () => {
-  const view = twin();
-  const { user } = openCase(<Before />, { view: { ...view, engine: { ...view.engine, lash: 'hydraulic' } } as never, get: before() });
+  const { user } = openCase(<Before />, { get: before({}, [], false) });
   await user.click(await screen.findByText('Lash and pulls'));
-  expect(screen.queryByLabelText(/lash/)).toBeNull();
+  expect(await screen.findByLabelText(/^2I pull 1/)).toBeVisible();
+  expect(screen.queryByLabelText(/ lash/)).toBeNull();
 });
 
 test('without a firing order it says that numbers lead', async () => {
@@ -120,7 +143,7 @@ test('an earlier date has a sheet of its own; a date that is none is not taken',
   await user.click(screen.getByLabelText('2E lash: empty'));
   await user.keyboard('0.014{Enter}117{Enter}');
   await expect
-    .poll(() => told(sent))
+    .poll(() => sentAs(sent))
     .toEqual([
       ['A2-E1/valve/lash/2026-02-10', { text: '0.014' }],
       ['A2-E1/valve/pull/2026-02-10.1', { text: '117' }],
@@ -128,18 +151,22 @@ test('an earlier date has a sheet of its own; a date that is none is not taken',
 });
 
 test('what drifts is shown with its meaning', async () => {
+  const drift = (label: string, figure: string, more: object) =>
+    margin({
+      label,
+      place: `A${label}`,
+      quantity: 'lash_drift',
+      coil: '2026-02-10',
+      value: { figure, unit: 'in', plusMinus: null, shown: figure },
+      ...more,
+    });
   const changes = [
-    {
-      margin: margin('lash_drift', 'A1-E1', '0.006', 'outside'),
-      since: '2026-02-10',
-      drift: true,
-      meaning: 'It grew: lobe, follower, tip, cup or pushrod wears.',
-    },
-    { margin: margin('lash_drift', 'A2-E1', '0.000'), since: '2026-02-10', drift: false, meaning: '' },
+    drift('1E', '0.006', { verdict: 'outside', sentence: 'It grew: lobe, follower, tip, cup or pushrod wears.' }),
+    drift('2E', '0.000', {}),
   ];
-  const { user } = openCase(<Before />, { get: before({ changes, dates: ['2026-02-10'] }) });
+  const { user } = openCase(<Before />, { get: before({ dates: ['2026-02-10'] }, changes) });
   await user.click(await screen.findByText('Over dates'));
-  const drifts = screen.getByRole('region', { name: 'These valves drift' });
+  const drifts = await screen.findByRole('region', { name: 'These valves drift' });
   expect(within(drifts).getAllByRole('listitem')).toHaveLength(1);
   expect(drifts).toHaveTextContent('It grew');
 });

@@ -1,65 +1,42 @@
 import { Segmented } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { MarginRule, VerdictMark } from '../draw/MarginRule';
 import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
 import { useChosen } from '../frame/useChosen';
 import type { MarginView } from '../shared/api';
 import { words } from '../shared/messages';
-import { useSprings } from '../shared/queries';
-import { ofMargin, Reasoning } from '../bench/TraceDialog';
-import '../entry/sheet.css';
+import { useMargins } from '../shared/queries';
+import { ofMargin, Reasoning } from '../sheet/TraceDialog';
+import '../sheet/sheet.css';
 import './clearances.css';
-
-const FIELD: readonly Column[] = [
-  { quantity: 'travel_to_bind', coil: 'outer', head: 'outer bind' },
-  { quantity: 'travel_to_bind', coil: 'inner', head: 'inner bind' },
-  { quantity: 'retainer_to_seal', coil: null, head: 'retainer to seal' },
-  { quantity: 'spring_in_pocket', coil: null, head: 'spring in pocket' },
-  { quantity: 'installed_height_from_claim', coil: null, head: 'installed height' },
-];
-
-interface Column {
-  quantity: string;
-  coil: string | null;
-  head: string;
-}
-
-/** Departures from the build as claimed, for what was both claimed and measured anywhere. */
-function departures(margins: readonly MarginView[]): Column[] {
-  const found = new Map<string, Column>();
-  for (const margin of margins) {
-    if (margin.quantity.endsWith('_from_claim') && margin.value !== null) {
-      found.set(`${margin.quantity} ${margin.coil ?? ''}`, {
-        quantity: margin.quantity,
-        coil: margin.coil,
-        head: margin.title.replace(/ against .*/, ''),
-      });
-    }
-  }
-  return [...found.values()];
-}
 
 const MARKS: readonly MarginView['verdict'][] = ['outside', 'cannot_tell', 'inside_close', 'not_measured'];
 
 /** Step 5: every margin of every station as a field of rules; one of them opened with its reasoning. */
 export default function Clearances() {
   const { view } = useBench();
-  const springs = useSprings(view.id, view.revision);
+  const told = useMargins(view.id, view.revision, { step: 'bench' });
   const [chosen, choose] = useChosen();
   const [column, setColumn] = useState(0);
   const [field, setField] = useState<'margins' | 'departures'>('margins');
-  const margins = springs.data?.margins ?? [];
-  const all = field === 'margins' ? FIELD : departures(margins);
-  const find = (place: string, i: number): MarginView | undefined =>
-    margins.find((margin) => margin.place === place && margin.quantity === all[i]?.quantity && (margin.coil ?? null) === all[i].coil);
-  const columns = FIELD.map((_, i) => i).filter(
-    (i) => FIELD[i]?.coil !== 'inner' || view.stations.some((station) => find(station.code, i) !== undefined),
+  const margins = useMemo(
+    () => new Map((told.data?.margins ?? []).map((one) => [`${one.place} ${one.quantity} ${one.coil ?? ''}`, one])),
+    [told.data],
   );
+  const columns = (told.data?.columns ?? []).filter((one) => one.isDeparture === (field === 'departures'));
+  const find = (place: string, i: number): MarginView | undefined =>
+    margins.get(`${place} ${columns[i]?.quantity ?? ''} ${columns[i]?.index[0] ?? ''}`);
+  const under = columns[column];
   const opened = find(chosen, column);
   return (
     <div className="room">
-      <PlanSide chosen={chosen} onChoose={choose} first="travel">
+      <PlanSide
+        chosen={chosen}
+        onChoose={choose}
+        first="margin"
+        margin={under && { quantity: under.quantity, index: under.index[0] ?? null }}
+      >
         <ul className="marks">
           {MARKS.map((verdict) => (
             <li key={verdict}>
@@ -96,10 +73,10 @@ export default function Clearances() {
             <thead>
               <tr>
                 <th>{words.bench.station}</th>
-                {columns.map((i) => (
-                  <th key={i}>
-                    {all[i]?.head}
-                    <small>{find(view.stations[0]?.code ?? '', i)?.limitWords}</small>
+                {columns.map((one) => (
+                  <th key={one.key}>
+                    {one.head}
+                    <small>{one.limitWords}</small>
                   </th>
                 ))}
               </tr>
@@ -113,10 +90,10 @@ export default function Clearances() {
                   <th scope="row" className="figures">
                     {station.label}
                   </th>
-                  {columns.map((i) => {
+                  {columns.map((one, i) => {
                     const margin = find(station.code, i);
                     return (
-                      <td key={i} className="rule">
+                      <td key={one.key} className="rule">
                         {margin && (
                           <button
                             type="button"

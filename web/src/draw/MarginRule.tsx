@@ -69,7 +69,14 @@ function Scale({ margin, g }: { margin: MarginView; g: Geometry }) {
   const measured = margin.at !== null;
   const ink = outside ? 'var(--lead)' : 'var(--ink)';
   const value = at(margin.at ?? margin.notch);
-  const forbidden: [number, number] = margin.goodIsRight ? [g.x0, notch] : [notch, g.x1];
+  const upper = margin.upper === null ? null : at(margin.upper);
+  const forbidden: [number, number][] =
+    upper !== null
+      ? [
+          [g.x0, notch],
+          [upper, g.x1],
+        ]
+      : [margin.goodIsRight ? [g.x0, notch] : [notch, g.x1]];
   const barFill =
     margin.verdict === 'inside'
       ? 'var(--edge)'
@@ -84,17 +91,21 @@ function Scale({ margin, g }: { margin: MarginView; g: Geometry }) {
   const ticks = Array.from({ length: 11 }, (_, i) => at(i / 10));
   return (
     <g>
-      <rect
-        x={forbidden[0]}
-        y={g.base - g.hatch}
-        width={forbidden[1] - forbidden[0]}
-        height={g.hatch}
-        fill={outside ? 'url(#hatch-lead)' : 'url(#hatch)'}
-        opacity={measured ? 0.75 : 0.4}
-      />
+      {forbidden.map(([from, to]) => (
+        <rect
+          key={from}
+          x={from}
+          y={g.base - g.hatch}
+          width={to - from}
+          height={g.hatch}
+          fill={outside ? 'url(#hatch-lead)' : 'url(#hatch)'}
+          opacity={measured ? 0.75 : 0.4}
+        />
+      ))}
       <path d={`M${g.x0} ${g.base}H${g.x1}`} stroke="var(--ink)" strokeWidth="1.2" strokeDasharray={measured ? undefined : '3 2.5'} />
       <path d={ticks.map((x) => `M${x} ${g.base}v3.5`).join('')} stroke="var(--edge)" />
-      {measured && margin.verdict !== 'cannot_tell' && value !== notch && (
+      {measured && upper !== null && <Several margin={margin} g={g} at={at} from={notch} to={upper} />}
+      {measured && upper === null && margin.verdict !== 'cannot_tell' && value !== notch && (
         <rect
           x={left}
           y={g.base - g.bar - 1}
@@ -108,13 +119,17 @@ function Scale({ margin, g }: { margin: MarginView; g: Geometry }) {
       {margin.others.map((other) => (
         <path key={other.school} d={`M${at(other.at)} ${g.base - 7}v7m0 0v5`} stroke="var(--ink3)" strokeWidth="1.3" />
       ))}
-      <path
-        d={`M${notch - g.notch[0] / 2} ${g.base - g.notch[1]}L${notch} ${g.base}L${notch + g.notch[0] / 2} ${g.base - g.notch[1]}Z`}
-        fill="var(--sheet)"
-        stroke="var(--ink)"
-        strokeWidth="1.2"
-      />
-      <path d={`M${notch} ${g.base}v6`} stroke="var(--ink)" strokeWidth="1.8" />
+      {[notch, ...(upper === null ? [] : [upper])].map((x) => (
+        <g key={x}>
+          <path
+            d={`M${x - g.notch[0] / 2} ${g.base - g.notch[1]}L${x} ${g.base}L${x + g.notch[0] / 2} ${g.base - g.notch[1]}Z`}
+            fill="var(--sheet)"
+            stroke="var(--ink)"
+            strokeWidth="1.2"
+          />
+          <path d={`M${x} ${g.base}v6`} stroke="var(--ink)" strokeWidth="1.8" />
+        </g>
+      ))}
       {measured && margin.offScale !== null && (
         <path
           d={margin.offScale === 'high' ? `M${g.x1 - 6} ${g.top + 2}l6 6l-6 6` : `M${g.x0 + 6} ${g.top + 2}l-6 6l6 6`}
@@ -138,6 +153,23 @@ function Scale({ margin, g }: { margin: MarginView; g: Geometry }) {
           <path d={`M${value} ${g.top}V${g.base + 2}`} strokeWidth="2.4" />
         </g>
       )}
+    </g>
+  );
+}
+
+/** Several like places of one part within a window: a stroke each, a bar from the least to the largest, lead only past a notch. */
+function Several({ margin, g, at, from, to }: { margin: MarginView; g: Geometry; at: (x: number) => number; from: number; to: number }) {
+  const strokes = (margin.strokes.length > 0 ? margin.strokes : [margin.at ?? 0]).map(at);
+  const least = Math.min(...strokes);
+  const most = Math.max(...strokes);
+  const bar = (left: number, right: number, fill: string) =>
+    right > left && <rect x={left} y={g.base - g.bar - 1} width={right - left} height={g.bar} fill={fill} />;
+  return (
+    <g>
+      {bar(Math.max(least, from), Math.min(most, to), 'var(--edge)')}
+      {bar(least, Math.min(most, from), 'var(--lead)')}
+      {bar(Math.max(least, to), most, 'var(--lead)')}
+      {margin.strokes.length > 1 && <path d={strokes.map((x) => `M${x} ${g.base - 9}v9`).join('')} stroke="var(--ink)" strokeWidth="1" />}
     </g>
   );
 }

@@ -2,38 +2,10 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { expect, test } from 'vitest';
-import type { MarginView, PlanView } from '../shared/api';
+import type { PlanView } from '../shared/api';
+import { margin } from '../shared/test-sheets';
 import { HeadPlan } from './HeadPlan';
 import { LargeMarginRule, MarginRule } from './MarginRule';
-
-const margin = (more: Partial<MarginView>): MarginView => ({
-  place: 'A1-E1',
-  label: '1E',
-  coil: 'outer',
-  quantity: 'travel_to_bind',
-  title: 'travel to bind',
-  verdict: 'inside',
-  verdictWords: 'inside',
-  probabilityGood: 1,
-  value: { figure: '0.088', unit: 'in', plusMinus: '0.002', shown: '0.088 ± 0.002 in' },
-  side: 'at_least',
-  limit: { figure: '0.060', unit: 'in', plusMinus: null, shown: '0.060 in' },
-  limitWords: 'at least 0.060 in',
-  school: 'usual',
-  notch: 0.34,
-  goodIsRight: true,
-  at: 0.5,
-  low: 0.48,
-  high: 0.52,
-  offScale: null,
-  others: [{ school: 'roomy', at: 0.6 }],
-  scaleFrom: '0.006',
-  scaleTo: '0.166',
-  missing: [],
-  sentence: '',
-  spoken: '1E travel to bind: 0.088 plus or minus 0.002 in, limit at least 0.060 in, inside',
-  ...more,
-});
 
 test('a margin rule is spoken in full', () => {
   render(<MarginRule margin={margin({})} />);
@@ -43,6 +15,25 @@ test('a margin rule is spoken in full', () => {
 test('a departure is drawn with a typographic minus', () => {
   const { container } = render(<MarginRule margin={margin({ value: { figure: '-1.6', unit: '%', plusMinus: '1', shown: '' } })} />);
   expect(container.textContent).toContain('−1.6');
+});
+
+test('an interval has two notches, both sides hatched, and a stroke for each of several places', () => {
+  const drawn = (more: Parameters<typeof margin>[0]): SVGElement | null =>
+    render(<MarginRule margin={margin({ others: [], ...more })} />).container.querySelector('svg');
+  const notches = (svg: SVGElement | null): number => svg?.querySelectorAll('path[fill="var(--sheet)"]').length ?? 0;
+  const hatches = (svg: SVGElement | null): number => svg?.querySelectorAll('rect[fill="url(#hatch)"]').length ?? 0;
+  const interval = drawn({ side: 'between', notch: 0.3, upper: 0.7, strokes: [0.4, 0.5, 0.6] });
+  expect([notches(drawn({})), notches(interval)]).toEqual([1, 2]);
+  expect([hatches(drawn({})), hatches(interval)]).toEqual([1, 2]);
+  expect(interval?.querySelectorAll('path[stroke-width="1"]')[0]?.getAttribute('d')?.split('M')).toHaveLength(4);
+});
+
+test('of several places only what lies past a notch is drawn in lead', () => {
+  const lead = (strokes: number[]): number =>
+    render(<MarginRule margin={margin({ others: [], side: 'between', notch: 0.3, upper: 0.7, strokes })} />).container.querySelectorAll(
+      'rect[fill="var(--lead)"]',
+    ).length;
+  expect([lead([0.4, 0.6]), lead([0.2, 0.6]), lead([0.2, 0.9])]).toEqual([0, 1, 2]);
 });
 
 test('what is not measured has no bar and no bracket', () => {

@@ -3,7 +3,7 @@ import { words } from '../shared/messages';
 import type { Schemas } from '../shared/api';
 import { placeLabel } from './slots';
 import { useBench } from './useBench';
-import './sheet.css';
+import './entry.css';
 
 type Question = Schemas['AskedView'];
 

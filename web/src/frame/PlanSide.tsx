@@ -1,17 +1,18 @@
-import { Modal } from 'antd';
+import { Modal, Select } from 'antd';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { HeadPlan, type CellReading } from '../draw/HeadPlan';
 import { useBench } from '../entry/useBench';
 import { temper } from '../look/theme';
-import type { MarginView, PlanCell } from '../shared/api';
+import type { MarginView, PlanCell, Schemas } from '../shared/api';
 import { words } from '../shared/messages';
-import { useBefore, useSprings } from '../shared/queries';
+import { useMargins, useSheets } from '../shared/queries';
 
-export type Lens = 'looked' | 'signs' | 'seatLoad' | 'travel';
+export type Lens = 'looked' | 'signs' | 'seatLoad' | 'margin';
 
-const LENSES: readonly Lens[] = ['looked', 'signs', 'seatLoad', 'travel'];
+const LENSES: readonly Lens[] = ['looked', 'signs', 'seatLoad', 'margin'];
+const LOADS = 'load_from_middle';
 const PULLS = 'pull_from_middle';
-const QUANTITY: Partial<Record<Lens, string>> = { seatLoad: 'load_from_middle', travel: 'travel_to_bind' };
+const USUAL = 'travel_to_bind';
 
 interface Props {
   chosen: string | null;
@@ -19,11 +20,13 @@ interface Props {
   first: Lens;
   /** The station whose turn it is next, marked on the plan. */
   next?: string | null;
+  /** The margin that the place is about; without one the person chooses. */
+  margin?: { quantity: string; index: string | null } | undefined;
   children?: ReactNode;
 }
 
 /** The plan at the side of a place: lenses above, the engine, and what its marks mean. */
-export function PlanSide({ chosen, onChoose, first, next = null, children }: Props) {
+export function PlanSide({ chosen, onChoose, first, next = null, margin, children }: Props) {
   const { view, slots } = useBench();
   const [lens, setLens] = useState<Lens>(first);
   const [large, setLarge] = useState(false);
@@ -37,39 +40,43 @@ export function PlanSide({ chosen, onChoose, first, next = null, children }: Pro
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);
-  const springs = useSprings(view.id, view.revision);
-  const before = useBefore(view.id, view.revision);
+  const [picked, pick] = useState(USUAL);
+  const layouts = useSheets(view.id, view.revision);
+  const quantity = margin?.quantity ?? picked;
+  const asked = lens === 'seatLoad' ? `${LOADS},${PULLS}` : lens === 'margin' ? quantity : null;
+  const known = useMargins(view.id, view.revision, asked === null ? null : { quantity: asked });
   const failed = useMemo(() => new Set(view.story.failed), [view.story.failed]);
 
   const margins = useMemo(() => {
-    const found = new Map<string, MarginView>();
-    for (const margin of springs.data?.margins ?? []) {
-      if (margin.quantity === QUANTITY[lens] && margin.coil !== 'inner') found.set(margin.place, margin);
-    }
+    const of = (wanted: string, index: string | null): Map<string, MarginView> =>
+      new Map(
+        (known.data?.margins ?? [])
+          .filter((one) => one.quantity === wanted && (index === null ? one.coil !== 'inner' : one.coil === index))
+          .map((one) => [one.place, one]),
+      );
+    if (lens === 'margin') return of(quantity, margin?.index ?? null);
     // Bench and pulls are never mixed: where nothing was measured on the bench, the pulls are shown, and the line says so.
-    if (lens !== 'seatLoad' || [...found.values()].some((margin) => margin.value !== null)) return found;
-    for (const margin of before.data?.margins ?? []) if (margin.quantity === PULLS) found.set(margin.place, margin);
-    return found;
-  }, [springs.data, before.data, lens]);
-  const pulled = lens === 'seatLoad' && [...margins.values()].some((margin) => margin.quantity === PULLS && margin.value !== null);
+    const loads = of(LOADS, null);
+    return [...loads.values()].some((one) => one.value !== null) ? loads : of(PULLS, null);
+  }, [known.data, lens, quantity, margin?.index]);
+  const pulled = lens === 'seatLoad' && [...margins.values()].some((one) => one.quantity === PULLS && one.value !== null);
 
   const reading = (cell: PlanCell): CellReading => {
-    const quantity = QUANTITY[lens];
-    if (quantity !== undefined) return marginReading(margins.get(cell.station), lens);
+    if (lens === 'seatLoad' || lens === 'margin') return marginReading(margins.get(cell.station), lens);
     const worst = slots.worst(cell.station);
     if (worst === null) return { unknown: true, spoken: 'not looked' };
     if (lens === 'looked') return { figure: cell.name, spoken: 'looked at' };
     return { severity: worst, figure: String(worst), spoken: temper[worst]?.word ?? '' };
   };
 
-  const known = view.plan.cells.filter((cell) => !reading(cell).unknown).length;
+  const count = view.plan.cells.filter((cell) => !reading(cell).unknown).length;
   const line = {
     looked: words.lens.lookedLine,
     signs: words.lens.signsLine,
     seatLoad: pulled ? words.lens.pullLine : words.lens.seatLoadLine,
-    travel: words.lens.travelLine,
+    margin: capital([...margins.values()][0]?.title ?? words.lens.travelLine),
   }[lens];
-  const limit = lens === 'travel' ? [...margins.values()][0]?.limitWords : undefined;
+  const limit = lens === 'margin' ? [...margins.values()][0]?.limitWords : undefined;
   return (
     <aside className="plan-side" aria-label="Head plan">
       <div className="lenses" role="group" aria-label="Lens">
@@ -79,12 +86,22 @@ export function PlanSide({ chosen, onChoose, first, next = null, children }: Pro
           </button>
         ))}
       </div>
+      {lens === 'margin' && margin === undefined && (
+        <Select
+          className="lens-margin"
+          value={picked}
+          aria-label={words.lens.which}
+          onChange={pick}
+          options={lensMargins(layouts.data ?? [])}
+          size="small"
+        />
+      )}
       <button type="button" className="lens-line" onClick={() => setLarge(true)} title={words.lens.large}>
         <span>
           {line}
           {limit === undefined ? '' : `, ${limit}`}
         </span>
-        <span>{words.lens.known(known, view.plan.cells.length)}</span>
+        <span>{words.lens.known(count, view.plan.cells.length)}</span>
       </button>
       <HeadPlan
         plan={view.plan}
@@ -139,6 +156,18 @@ export function PlanSide({ chosen, onChoose, first, next = null, children }: Pro
     </aside>
   );
 }
+
+/** Every clearance that the sheets of this engine judge at a station. */
+function lensMargins(layouts: readonly Schemas['SheetLayoutView'][]): { value: string; label: string }[] {
+  const found = new Map<string, string>();
+  for (const layout of layouts) {
+    if (layout.rows[0]?.isStation !== true) continue;
+    for (const one of layout.margins) found.set(one.quantity, one.title);
+  }
+  return [...found].map(([value, label]) => ({ value, label }));
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 function marginReading(margin: MarginView | undefined, lens: Lens): CellReading {
   if (margin?.value == null) return { unknown: true, spoken: 'not measured' };

@@ -12,15 +12,6 @@ export function useCatalogue(): UseQueryResult<Schemas['CatalogueView']> {
   return useQuery({ queryKey: ['catalogue'], queryFn: () => answer(api.GET('/api/catalogue')), staleTime: Infinity });
 }
 
-/** Follows the revision: a new one is fetched when an entry was stored, and the old one stays on screen meanwhile. */
-export function useSprings(id: string, revision: number): UseQueryResult<Schemas['SpringSheetView']> {
-  return useQuery({
-    queryKey: ['springs', id, revision],
-    queryFn: () => answer(api.GET('/api/cases/{id}/springs', { params: { path: { id } } })),
-    placeholderData: (previous) => previous,
-  });
-}
-
 export function useRanking(id: string, revision: number): UseQueryResult<RankingView> {
   return useQuery({
     queryKey: ['ranking', id, revision],
@@ -55,8 +46,35 @@ function useOfCase<T>(name: string, id: string, revision: number, fetch: () => P
   return useQuery({ queryKey: [name, id, settled], queryFn: fetch, placeholderData: (previous) => previous });
 }
 
-export const useBefore = (id: string, revision: number): UseQueryResult<Schemas['BeforeView']> =>
-  useOfCase('before', id, revision, () => answer(api.GET('/api/cases/{id}/before', { params: { path: { id } } })));
+export const useSheets = (id: string, revision: number): UseQueryResult<Schemas['SheetLayoutView'][]> =>
+  useOfCase('sheets', id, revision, () => answer(api.GET('/api/cases/{id}/sheets', { params: { path: { id } } })));
+
+/** What a sheet tells: follows each entry, since the hand waits for the margin of what it typed. */
+export function useSheet(id: string, revision: number, sheet: string): UseQueryResult<Schemas['SheetView']> {
+  return useQuery({
+    queryKey: ['sheet', id, sheet, revision],
+    queryFn: () => answer(api.GET('/api/cases/{id}/sheets/{sheet}', { params: { path: { id, sheet } } })),
+    placeholderData: (previous) => previous,
+  });
+}
+
+/** Margins of some quantities, for a lens of the plan; or of all sheets of a step. */
+export function useMargins(
+  id: string,
+  revision: number,
+  of: { quantity?: string; step?: string } | null,
+): UseQueryResult<Schemas['MarginsView']> {
+  const settled = useSettled(revision);
+  return useQuery({
+    queryKey: ['margins', id, settled, of],
+    enabled: of !== null,
+    queryFn: () => answer(api.GET('/api/cases/{id}/margins', { params: { path: { id }, query: of ?? {} } })),
+    placeholderData: (previous) => previous,
+  });
+}
+
+export const useLashOrder = (id: string, revision: number): UseQueryResult<Schemas['LashOrderView']> =>
+  useOfCase('lash-order', id, revision, () => answer(api.GET('/api/cases/{id}/lash-order', { params: { path: { id } } })));
 
 export const useTimeline = (id: string, revision: number): UseQueryResult<Schemas['TimelineView']> =>
   useOfCase('timeline', id, revision, () => answer(api.GET('/api/cases/{id}/timeline', { params: { path: { id } } })));

@@ -167,7 +167,7 @@ interface Setting {
     index?: string;
     content: EntryView['content'];
   }[];
-  /** Answers of the server by path. */
+  /** Answers of the server by path; a function is asked with the request. */
   get?: Record<string, unknown>;
   /** Why the server refuses an entry; null where it takes it. */
   refuse?: (entry: EntryInput) => object | null;
@@ -177,10 +177,14 @@ interface Setting {
 export function openCase(what: ReactNode, { view = twin(), entries = [], get = {}, refuse = () => null }: Setting = {}): Opened {
   const sent: EntryInput[] = [];
   const asked: Opened['asked'] = [];
-  vi.spyOn(api, 'GET').mockImplementation(((path: string) => {
+  vi.spyOn(api, 'GET').mockImplementation(((path: string, options: unknown) => {
     const known: Record<string, unknown> = { '/api/catalogue': catalogue, ...get };
+    const given = known[path];
     return path in known
-      ? Promise.resolve({ data: known[path], response: new Response(null, { status: 200 }) })
+      ? Promise.resolve({
+          data: typeof given === 'function' ? (given as (options: unknown) => unknown)(options) : given,
+          response: new Response(null, { status: 200 }),
+        })
       : new Promise(() => undefined);
   }) as never);
   vi.spyOn(api, 'POST').mockImplementation(((path: string, options: { body: EntryInput }) => {

@@ -1,3 +1,4 @@
+import { Segmented } from 'antd';
 import { useState } from 'react';
 import { useBench } from '../entry/useBench';
 import type { ColumnView } from '../shared/api';
@@ -6,13 +7,30 @@ import { useCatalogue } from '../shared/queries';
 import { HowWellKnown, type Standing } from './HowWellKnown';
 import { ClaimedParts } from './ClaimedParts';
 
-/** The build as claimed: the quantities of the spring sheet, for all intakes and all exhausts. */
+/** Of which spring a claim is: many specifications state the load of outer and inner together. */
+const COILS = ['outer', 'inner', 'pair'] as const;
+type ClaimedCoil = (typeof COILS)[number];
+
+/** The build as claimed: the quantities of the sheets, for all intakes and all exhausts. */
 export function Claimed() {
   const catalogue = useCatalogue();
-  const columns = (catalogue.data?.columns ?? []).filter((column) => column.claimable && column.sheet === 'spring');
+  const { slots } = useBench();
+  const [coil, setCoil] = useState<ClaimedCoil>(() => (slots.standing('claim').some((one) => one.index === 'pair') ? 'pair' : 'outer'));
+  const columns = (catalogue.data?.columns ?? []).filter(
+    (column) => column.claimable && column.sheet !== 'build' && (coil !== 'pair' || !column.byCoil || column.ofPair),
+  );
   return (
     <>
       <p className="note">{words.story.claimedHint}</p>
+      <p className="claimed-coil">
+        {words.story.springsClaimed}{' '}
+        <Segmented<ClaimedCoil>
+          value={coil}
+          onChange={setCoil}
+          aria-label={words.story.springsClaimed}
+          options={COILS.map((value) => ({ value, label: words.story.coils[value] }))}
+        />
+      </p>
       <table className="claimed">
         <thead>
           <tr>
@@ -26,10 +44,10 @@ export function Claimed() {
             <tr key={column.code}>
               <th scope="row">{column.label}</th>
               <td>
-                <ClaimCell column={column} place="kind-I" />
+                <ClaimCell key={coil} column={column} place="kind-I" coil={coil} />
               </td>
               <td>
-                <ClaimCell column={column} place="kind-E" />
+                <ClaimCell key={coil} column={column} place="kind-E" coil={coil} />
               </td>
             </tr>
           ))}
@@ -42,9 +60,9 @@ export function Claimed() {
 }
 
 /** One claimed figure: saved when the field is left or Enter pressed; a refused one stays with its reason. */
-export function ClaimCell({ column, place }: { column: ColumnView; place: string }) {
+export function ClaimCell({ column, place, coil = 'outer' }: { column: ColumnView; place: string; coil?: string }) {
   const { slots, record, withdraw } = useBench();
-  const slot = { place, part: column.part, item: `claimed.${column.code}`, index: column.byCoil ? 'outer' : null };
+  const slot = { place, part: column.part, item: `claimed.${column.code}`, index: column.byCoil ? coil : null };
   const { entry, outgoing } = slots.get(slot);
   const refused = outgoing !== null && outgoing.state !== 'waiting' ? outgoing : null;
   const stands =

@@ -30,6 +30,7 @@ export function EngineForm() {
   const queries = useQueryClient();
   const [engine, setEngine] = useState<EngineInput>(view.engine);
   const [firing, setFiring] = useState(view.engine.firingOrder.join('-'));
+  const [angles, setAngles] = useState(view.engine.firingAngles.join(' '));
   const [numbering, setNumbering] = useState<Record<string, string>>(
     Object.fromEntries(Object.entries(view.engine.numbering).map(([bank, list]) => [bank, list.join(' ')])),
   );
@@ -40,6 +41,7 @@ export function EngineForm() {
   const entered: EngineInput = {
     ...described(engine),
     firingOrder: numbers(firing),
+    firingAngles: numbers(angles),
     ...(sameShape
       ? { numbering: Object.fromEntries(Object.entries(numbering).map(([bank, text]) => [bank, numbers(text)])) }
       : { numbering: undefined as never, valveOrder: null }),
@@ -145,6 +147,10 @@ export function EngineForm() {
       <label>
         <span>Firing order</span>
         <Input value={firing} placeholder="1-3-4-2" onChange={(event) => setFiring(event.target.value)} />
+      </label>
+      <label>
+        <span>Fires at, crank degrees in that order</span>
+        <Input value={angles} placeholder="0 180 360 540, where known" onChange={(event) => setAngles(event.target.value)} />
       </label>
       {Object.entries(numbering).map(([bank, text]) => (
         <label key={bank}>

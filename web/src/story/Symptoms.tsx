@@ -1,4 +1,4 @@
-import '../entry/sheet.css';
+import '../entry/entry.css';
 import { TemperChip } from '../draw/Temper';
 import { useBench } from '../entry/useBench';
 import { words } from '../shared/messages';

@@ -167,6 +167,7 @@ const engine = {
   lash: 'solid',
   summary: 'Inline 2, 4 valves',
   firingOrder: [1, 2],
+  firingAngles: [],
   numbering: { A: [1, 2] },
   valveOrder: { A: 'EIIE' },
 };
@@ -182,7 +183,10 @@ test('the engine is saved with numbers read from the fields, and shown as it is 
   const firing = screen.getByLabelText('Firing order');
   await user.clear(firing);
   await user.type(firing, '2 - 1');
-  await waitFor(() => expect(requests.at(-1)?.body).toMatchObject({ firingOrder: [2, 1], valveOrder: { A: 'EIIE' } }));
+  await user.type(screen.getByLabelText(/^Fires at/), '0 270');
+  await waitFor(() =>
+    expect(requests.at(-1)?.body).toMatchObject({ firingOrder: [2, 1], firingAngles: [0, 270], valveOrder: { A: 'EIIE' } }),
+  );
   await user.click(screen.getByRole('button', { name: /Save the engine/ }));
   await waitFor(() => expect(put[0]).toMatchObject({ path: '/api/cases/{id}/engine', ifMatch: '"1"', body: { firingOrder: [2, 1] } }));
   expect(put[0]?.body).not.toHaveProperty('summary');

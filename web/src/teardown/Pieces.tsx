@@ -4,7 +4,7 @@ import { Tag } from '../draw/Tag';
 import { useBench } from '../entry/useBench';
 import type { EntryInput, Schemas } from '../shared/api';
 import { words } from '../shared/messages';
-import '../entry/sheet.css';
+import '../entry/entry.css';
 import { useCustody } from '../shared/queries';
 import { uuidv7 } from '../shared/uuid';
 

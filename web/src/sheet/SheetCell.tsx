@@ -1,5 +1,6 @@
 import { memo, useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import type { SlotState } from './slots';
+import { words } from '../shared/messages';
+import type { SlotState } from '../entry/slots';
 
 interface Props {
   name: string;
@@ -24,6 +25,7 @@ export const SheetCell = memo(function SheetCell(props: Props) {
   return (
     <td className={refused === null ? 'figure' : 'figure refused'} onClick={onOpen} aria-label={`${name}: ${text === '' ? 'empty' : text}`}>
       {text === '' ? <span className="quiet">–</span> : text}
+      {state.entry?.content.received === true && <i className="cable" title={words.bench.received} />}
       <small>{otherHeight}</small>
     </td>
   );

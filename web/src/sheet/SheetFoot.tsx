@@ -1,8 +1,8 @@
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { words } from '../shared/messages';
-import type { Outgoing } from './outbox';
-import { useBench } from './useBench';
+import type { Outgoing } from '../entry/outbox';
+import { useBench } from '../entry/useBench';
 
 interface Props {
   /** The live cell's entry that was refused or contested, if any. */

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Modal } from 'antd';
 import { LargeMarginRule } from '../draw/MarginRule';
 import { Tag } from '../draw/Tag';
-import { answer, api, type MarginView } from '../shared/api';
+import { answer, api, type MarginView, type Schemas } from '../shared/api';
 import { words } from '../shared/messages';
 
 /** What a reasoning is about: a margin with its rule, or a derived value without a limit. */
@@ -10,17 +10,27 @@ export interface Subject {
   place: string;
   label: string;
   title: string;
-  quantity: string;
-  coil: string | null;
+  /** Name of the value. */
+  value: string;
+  index: string | null;
   margin: MarginView | null;
 }
+
+export const ofValue = (value: Schemas['ValueView'], label: string): Subject => ({
+  place: value.place,
+  label,
+  title: value.title,
+  value: value.name,
+  index: value.index,
+  margin: null,
+});
 
 export const ofMargin = (margin: MarginView): Subject => ({
   place: margin.place,
   label: margin.label,
   title: margin.title,
-  quantity: margin.quantity,
-  coil: margin.coil,
+  value: margin.quantity,
+  index: margin.coil,
   margin,
 });
 
@@ -45,14 +55,14 @@ export function TraceDialog({ caseId, subject, onClose }: { caseId: string; subj
 export function Reasoning({ caseId, subject }: { caseId: string; subject: Subject }) {
   const { margin } = subject;
   const trace = useQuery({
-    queryKey: ['trace', caseId, subject.place, subject.quantity, subject.coil, margin?.value?.shown],
-    enabled: margin === null || margin.value !== null,
+    queryKey: ['trace', caseId, subject.place, subject.value, subject.index, margin?.value?.shown],
+    enabled: margin === null || margin.value !== null || margin.asClaimed !== null,
     queryFn: () =>
       answer(
-        api.GET('/api/cases/{id}/springs/trace', {
+        api.GET('/api/cases/{id}/trace/{place}/{value}', {
           params: {
-            path: { id: caseId },
-            query: { place: subject.place, quantity: subject.quantity, ...(subject.coil === null ? {} : { coil: subject.coil }) },
+            path: { id: caseId, place: subject.place, value: subject.value },
+            query: subject.index === null ? {} : { index: subject.index },
           },
         }),
       ),

@@ -2,11 +2,12 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { expect, test, vi } from 'vitest';
 import type { EntryView } from '../shared/api';
-import type { Outgoing } from './outbox';
-import type { SlotState } from './slots';
+import type { Outgoing } from '../entry/outbox';
+import type { SlotState } from '../entry/slots';
 import { SheetCell } from './SheetCell';
 
-const entry = (shown: string, atText: string | null = null): EntryView => ({ shown, text: shown, atText, atShown: atText }) as EntryView;
+const entry = (shown: string, atText: string | null = null): EntryView =>
+  ({ shown, text: shown, atText, atShown: atText, content: {} }) as EntryView;
 const filled = (shown: string): SlotState => ({ headId: 'a', entry: entry(shown), outgoing: null });
 const EMPTY: SlotState = { headId: null, entry: null, outgoing: null };
 const refused = (text: string, offers: string[]): SlotState => ({
