@@ -69,7 +69,7 @@ test('a coil-bound spring, from the first click to the report', async ({ page, b
   await page.keyboard.type('14.35 mm');
   await page.keyboard.press('Enter');
   await page.getByLabel('Sheet', { exact: true }).click();
-  await page.getByTitle('Spring, outer').click();
+  await page.getByTitle('Springs, outer').click();
   await page.getByLabel('4E bind height: empty').click();
   await page.keyboard.type('1.150');
   await page.keyboard.press('Enter');

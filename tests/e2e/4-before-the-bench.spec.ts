@@ -121,25 +121,29 @@ test('tests before the teardown, by keyboard, and drift over dates', async ({ pa
   // Lash and pulls along the order in which lash is set; the next valve stands large.
   await page.getByText('Lash and pulls').click();
   await expect(page.getByRole('button', { name: '1I', exact: true })).toBeVisible();
-  await expect(page.getByText('Cylinder 1 at firing top dead centre, both valves shut: cylinder 6 rocks at overlap.')).toBeVisible();
+  await expect(
+    page.getByText(
+      'Cylinder 1 at firing top dead centre, both valves shut: both its lobes point away from their followers. If the engine fires evenly, cylinder 6 rocks at overlap.',
+    ),
+  ).toBeVisible();
   await page.getByRole('button', { name: '1I', exact: true }).click();
   await reading(page, '1I lash', '16 thou');
-  await reading(page, '1I pull 1', '118');
-  await reading(page, '1I pull 2', '126');
+  await reading(page, '1I seat-load pull 1', '118');
+  await reading(page, '1I seat-load pull 2', '126');
   await expect(page.getByText('pull a third time')).toBeVisible();
-  await page.getByLabel('1I pull 3: empty').click();
-  await reading(page, '1I pull 3', '119');
+  await page.getByLabel('1I seat-load pull 3: empty').click();
+  await reading(page, '1I seat-load pull 3', '119');
   await reading(page, '1E lash', '0.018');
-  await reading(page, '1E pull 1', '117');
-  await reading(page, '1E pull 2', '118');
+  await reading(page, '1E seat-load pull 1', '117');
+  await reading(page, '1E seat-load pull 2', '118');
   await expect(page.getByRole('button', { name: '8I', exact: true })).toBeVisible();
   await expect(page.getByText('pull a third time')).toHaveCount(0);
 
   await page.getByText('Engine', { exact: true }).click();
   await page.getByRole('radio', { name: 'pulses with the misfire' }).click();
   await page.getByRole('radio', { name: 'looked, nothing seen' }).click();
-  await reading(page, 'cam on the card', '106');
-  await reading(page, 'cam found', '112');
+  await reading(page, 'cam phase on the card', '106');
+  await reading(page, 'cam phase found', '112');
   await saved(page);
   await expect(page.getByRole('img', { name: /cam phase against the card: 6.0 .* outside/ })).toBeVisible();
 

@@ -8,7 +8,17 @@ import { useBench } from '../entry/useBench';
 import { answer, api, Refused, type MarginView, type Schemas } from '../shared/api';
 import { words } from '../shared/messages';
 import { useCatalogue, useSheet } from '../shared/queries';
-import { cellsInOrder, indexOf, slotOf, type Cell, type Chosen, type SheetColumn, type SheetLayout, type SheetRow } from './cells';
+import {
+  cellName,
+  cellsInOrder,
+  indexOf,
+  slotOf,
+  type Cell,
+  type Chosen,
+  type SheetColumn,
+  type SheetLayout,
+  type SheetRow,
+} from './cells';
 import { SheetCell } from './SheetCell';
 import { SheetFoot } from './SheetFoot';
 import { ofMargin, ofValue, TraceDialog, type Subject } from './TraceDialog';
@@ -98,7 +108,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
     const where = layout.rows[cell.row];
     if (of === undefined || where === undefined) return;
     const slot = slotOf(of, where, chosen(cell.line));
-    const what = `${where.name} ${of.name}`;
+    const what = cellName(where, of, lines[cell.line]);
     if (text.trim() === '') {
       withdraw(slot, what);
       return;
@@ -147,7 +157,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
           ...(height === '' ? {} : { atText: height }),
           ...(gauges[column.code] === undefined ? {} : { gauge: gauges[column.code] }),
         },
-        `${row.name} ${column.name}, ${shown.value} ${words.bench.fromGauge(shown.simulated)}`,
+        `${cellName(row, column, lines[line])}, ${shown.value} ${words.bench.fromGauge(shown.simulated)}`,
       );
       move({ row: r, line, column: c }, 1);
     } catch (error) {
@@ -223,7 +233,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
                     return (
                       <SheetCell
                         key={of.key}
-                        name={[where.name, of.name, lines[l]].filter(Boolean).join(' ')}
+                        name={cellName(where, of, lines[l])}
                         state={slots.get(slotOf(of, where, chosen(l)))}
                         active={i === r && l === line && j === c}
                         headAt={of.atHeight ? testHeight(of) : null}
@@ -253,7 +263,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
       </div>
       <SheetFoot
         unsettled={unsettled}
-        name={[row?.name, column?.name, lines[line]].filter(Boolean).join(' ')}
+        name={cellName(row, column, lines[line])}
         onOffer={(offer) => commit({ row: r, line, column: c }, offer)}
       >
         {column?.atHeight === true && testHeight(column) === '' ? (

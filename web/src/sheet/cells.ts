@@ -23,6 +23,12 @@ export function slotOf(column: SheetColumn, row: SheetRow, chosen: Chosen): Slot
   return { place: row.place, part: column.part, item: column.code, index: indexOf(column.index, row, chosen) };
 }
 
+/** What a cell is called in messages and for the ear; a column that names its row already is not told it twice. */
+export const cellName = (row: SheetRow | undefined, column: SheetColumn | undefined, line = ''): string =>
+  [column !== undefined && row !== undefined && column.name.startsWith(`${row.name} `) ? '' : row?.name, column?.name, line]
+    .filter(Boolean)
+    .join(' ');
+
 /** A cell of a sheet by the numbers of its row, line and column. */
 export interface Cell {
   row: number;

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Tests\Architecture;
+
+/**
+ * The floor plan of the house, lowest floor first. A room may use what stands on lower floors and nothing else: neither its
+ * neighbours nor what is above it. The rules that PHPStan checks, the docs and this table are one thing.
+ */
+final class FloorPlan
+{
+    public const CORE = 'MuteTapper\Core';
+    public const APP = 'MuteTapper\App';
+
+    /** @var array<string, list<list<string>>> rooms of each floor, by the house they stand in */
+    public const FLOORS = [
+        self::CORE => [
+            ['Quantity', 'Document'],
+            ['Engine', 'Calculation'],
+            ['Entry', 'Verdict'],
+            ['CaseFile', 'Knowledge'],
+            ['Sheet'],
+            ['Before', 'Build', 'Guide', 'Head', 'Photograph', 'Piston', 'RunLog', 'Schedule', 'Spring', 'Teardown', 'Timeline'],
+            ['Cause'],
+            ['Assessment'],
+        ],
+        self::APP => [
+            ['Shared'],
+            ['Calculation', 'Engine', 'Knowledge', 'Record', 'Simulated'],
+            ['Assessment', 'CaseFile', 'Entry', 'Gauge', 'Library', 'Photograph', 'RunLog', 'Timeline'],
+            ['Before', 'Cause', 'Schedule', 'Sheet'],
+            ['Teardown'],
+            ['Report', 'Screen'],
+        ],
+    ];
+
+    /**
+     * What a room does not know although it stands above it: the judgement hears of a trade by the names of its values alone.
+     *
+     * @var array<string, array<string, list<string>>>
+     */
+    public const APART = [
+        self::CORE => [
+            'Cause' => ['Before', 'Build', 'Guide', 'Head', 'Photograph', 'Piston', 'RunLog', 'Schedule', 'Spring', 'Teardown', 'Timeline'],
+        ],
+        self::APP => [],
+    ];
+
+    /** @return list<string> rooms that a room may not use: its neighbours, what is above it, and what is kept apart from it */
+    public static function outOfReach(string $house, string $room): array
+    {
+        $floors = self::FLOORS[$house];
+        foreach ($floors as $number => $rooms) {
+            if (in_array($room, $rooms, true)) {
+                $others = array_merge(...array_slice($floors, $number));
+
+                return [...array_values(array_diff($others, [$room])), ...self::APART[$house][$room] ?? []];
+            }
+        }
+        throw new \LogicException(sprintf('%s\%s stands on no floor.', $house, $room));
+    }
+}
