@@ -280,6 +280,16 @@ final class Bench
     }
 
     /**
+     * The index under which an input is asked for.
+     *
+     * @param array<string, string> $parts of the value that asks
+     */
+    public function indexOf(From $from, Value $value, array $parts): ?string
+    {
+        return $value->index->join($from->key === null ? $parts : $value->index->with($from->key, $parts, $this->case->engine));
+    }
+
+    /**
      * @param array<string, string> $parts of the value that asks
      *
      * @return Given|non-empty-list<Given>|Missing
@@ -287,7 +297,7 @@ final class Bench
     private function input(From $from, string $place, array $parts): Given|array|Missing
     {
         $value = $this->sheets->value($from->name);
-        $index = $from->index ?? $value->index->join($parts);
+        $index = $this->indexOf($from, $value, $parts);
         $column = $value->column;
         switch ($from->respect) {
             case Respect::Value:
@@ -309,7 +319,7 @@ final class Bench
 
                 return $height === null ? Missing::of(['height of the claimed '.$value->title]) : new Given($height, 'as claimed', Basis::Claimed);
             case Respect::Every:
-                return $this->every($value, $place, $parts);
+                return $this->every($value, $place, $parts, $from->least);
             case Respect::Peers:
                 return $this->peers($value, $from->peers ?? Peers::ofAll(1), $place, $index);
             case Respect::Oldest:
@@ -325,7 +335,7 @@ final class Bench
      *
      * @return non-empty-list<Given>|Missing
      */
-    private function every(Value $value, string $place, array $parts): array|Missing
+    private function every(Value $value, string $place, array $parts, int $least): array|Missing
     {
         $engine = $this->case->engine;
         $under = $value->column === null
@@ -346,7 +356,11 @@ final class Bench
             }
         }
 
-        return $found === [] ? Missing::of($missing === [] ? [$value->title] : $missing) : $found;
+        if ($found === []) {
+            return Missing::of($missing === [] ? [$value->title] : $missing);
+        }
+
+        return count($found) < $least ? Missing::of([$value->title.' at another place']) : $found;
     }
 
     /** @return non-empty-list<Given>|Missing */

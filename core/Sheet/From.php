@@ -10,16 +10,17 @@ final readonly class From
     private function __construct(
         public string $name,
         public Respect $respect,
-        public ?string $index = null,
+        public ?string $key = null,
         public ?Peers $peers = null,
         public ?string $called = null,
+        public int $least = 1,
     ) {
     }
 
-    /** The value, under the same index as far as it has one, or under this one. */
-    public static function value(string $name, ?string $index = null): self
+    /** The value under the same index as far as it has one, or with this key in it. */
+    public static function value(string $name, ?string $key = null): self
     {
-        return new self($name, Respect::Value, $index);
+        return new self($name, Respect::Value, $key);
     }
 
     /** The value only where it rests on a reading. */
@@ -52,10 +53,10 @@ final readonly class From
         return new self($name, Respect::Peers, null, $peers);
     }
 
-    /** The values under every index that this place has beneath the present one. */
-    public static function every(string $name): self
+    /** The values under every index that this place has beneath the present one; fewer than so many are too few. */
+    public static function every(string $name, int $least = 1): self
     {
-        return new self($name, Respect::Every);
+        return new self($name, Respect::Every, least: $least);
     }
 
     /** The value on the oldest sheet on which it is known. */
@@ -73,6 +74,6 @@ final readonly class From
     /** What is said to be missing when it is. */
     public function called(string $words): self
     {
-        return new self($this->name, $this->respect, $this->index, $this->peers, $words);
+        return new self($this->name, $this->respect, $this->key, $this->peers, $words, $this->least);
     }
 }

@@ -63,6 +63,23 @@ final readonly class Index
     }
 
     /**
+     * These parts with one of them in place of its like: the middle depth in the same direction.
+     *
+     * @param array<string, string> $parts
+     *
+     * @return array<string, string>
+     */
+    public function with(string $key, array $parts, Engine $engine): array
+    {
+        foreach ($this->axes as $axis) {
+            if ($axis->accepts($key, $engine)) {
+                return [$axis->value => $key] + $parts;
+            }
+        }
+        throw new \LogicException(sprintf('“%s” is no part of this index.', $key));
+    }
+
+    /**
      * All its keys on an engine, optional parts left out.
      *
      * @return list<array<string, string>>

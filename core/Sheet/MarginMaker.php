@@ -126,7 +126,7 @@ final readonly class MarginMaker
             if ($from !== null) {
                 $parts = $value->index->split($index, $this->bench->case->engine) ?? [];
                 $of = $this->bench->sheets->value($from->name);
-                if ($of->column !== null && $this->bench->claim($place, $of->column, $from->index ?? $of->index->join($parts)) !== null) {
+                if ($of->column !== null && $this->bench->claim($place, $of->column, $this->bench->indexOf($from, $of, $parts)) !== null) {
                     return true;
                 }
             }

@@ -9,6 +9,7 @@ use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\Engine\Cams;
 use MuteTapper\Core\Engine\Place;
+use MuteTapper\Core\Engine\ValveKind;
 use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Sheet\Axis;
 use MuteTapper\Core\Sheet\Bench;
@@ -179,11 +180,10 @@ final readonly class SheetPresenter
     {
         $value = $this->bench->sheets->value($judged->value);
         $any = $judged->isWorstOfAll || $judged->firstOf !== [];
-        $limit = $this->limits->of($judged->value)->ruledBy($this->bench->case->settings->schoolOf($judged->value));
-        $words = MarginView::limitWords($limit, $this->bench->case->settings->units, $value->fineness);
+        $words = $this->limitWords($judged, $value->fineness);
 
         return array_map(
-            static fn (array $template): MarginColumnView => new MarginColumnView(implode('.', [$judged->value, ...$template[0]]), $judged->value, $limit->title, trim($judged->head.' '.$template[1]), $template[0], $words, $judged->isDeparture),
+            fn (array $template): MarginColumnView => new MarginColumnView(implode('.', [$judged->value, ...$template[0]]), $judged->value, $this->limits->of($judged->value)->title, trim($judged->head.' '.$template[1]), $template[0], $words, $judged->isDeparture),
             $any ? [[[], '']] : $this->templates($value->index, $sheet),
         );
     }
@@ -202,17 +202,30 @@ final readonly class SheetPresenter
         foreach ($margins as $margin) {
             $key = $margin->index ?? '';
             $found[$key]['known'] = ($found[$key]['known'] ?? false) || $margin->value() !== null;
-            $found[$key]['limit'] ??= MarginView::limitWords($margin->limit, $this->bench->case->settings->units, $value->fineness);
         }
         $columns = [];
+        $words = $this->limitWords($judged, $value->fineness);
         foreach ($found as $key => $one) {
             if ($one['known'] || (!$judged->isDeparture && in_array((string) $key, ['', 'outer'], true))) {
                 $of = $key === '' || $key === 'outer' ? '' : $key.' ';
-                $columns[] = new MarginColumnView($judged->value.'.'.$key, $judged->value, $this->limits->of($judged->value)->title, $of.$judged->head, $key === '' ? [] : [(string) $key], $one['limit'], $judged->isDeparture);
+                $columns[] = new MarginColumnView($judged->value.'.'.$key, $judged->value, $this->limits->of($judged->value)->title, $of.$judged->head, $key === '' ? [] : [(string) $key], $words, $judged->isDeparture);
             }
         }
 
         return $columns;
+    }
+
+    /** The limit as it stands over a column of rules; where it differs by kind of valve, for each of them. */
+    private function limitWords(Judged $judged, Fineness $fineness): string
+    {
+        $words = [];
+        foreach (ValveKind::cases() as $kind) {
+            $limit = $this->limits->of($judged->value)->ofKind($kind)->ruledBy($this->bench->case->settings->schoolOf($judged->value));
+            $words[$kind->value] = MarginView::limitWords($limit, $this->bench->case->settings->units, $fineness);
+        }
+        $same = count(array_unique($words)) === 1;
+
+        return $same ? reset($words) : implode('; ', array_map(static fn (string $kind, string $of): string => $kind.' '.$of, array_keys($words), $words));
     }
 
     private function unit(Column $column, Fineness $fineness): string

@@ -89,6 +89,6 @@ final class EntryLogTest extends TestCase
         self::assertEqualsWithDelta(0.02 * 200 * $pound / sqrt(3), $large->contributions['gauge spring_tester gain'], 1e-9);
         self::assertEqualsWithDelta(1.0 * $pound / sqrt(3), $small->contributions['gauge spring_tester gain'], 1e-9);
         self::assertEqualsWithDelta(0.005 * 200 * $pound / sqrt(3), $large->contributions['reading a'], 1e-9);
-        self::assertEquals($tester, Gauge::fromNode(Node::root($tester->toArray())), 'Its figures travel with each reading.');
+        self::assertSame($tester->toArray(), Gauge::fromNode(Node::root($tester->toArray()))->toArray(), 'Its figures travel with each reading.');
     }
 }
