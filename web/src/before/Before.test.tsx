@@ -115,6 +115,17 @@ test('a third pull is asked for only where two disagree', async () => {
   expect(screen.getByText('pull a third time')).toBeVisible();
 });
 
+test('a sheet stays under the hand when the newest cannot be had', async () => {
+  let answers = 0;
+  const { user } = openCase(<Before />, {
+    get: { ...before(), '/api/cases/{id}/sheets': () => (answers++ === 0 ? layouts() : Promise.reject(new Error('no line'))) },
+  });
+  await user.click(await screen.findByLabelText('cylinder 1 compression'));
+  await user.keyboard('170{Enter}');
+  await expect.poll(() => answers).toBeGreaterThan(1);
+  expect(screen.getByLabelText('cylinder 2 compression')).toBeVisible();
+});
+
 test('an engine with hydraulic elements has no lash to enter', async () => {
   const { user } = openCase(<Before />, { get: before({}, [], false) });
   await user.click(await screen.findByText('Lash and pulls'));

@@ -1,5 +1,5 @@
 import { useQuery, type UseQueryResult } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { answer, api, type CaseView, type LedgerView, type RankingView, type Schemas } from './api';
 
 export const caseKey = (id: string): string[] => ['case', id];
@@ -40,13 +40,21 @@ function useSettled<T>(value: T): T {
   return settled;
 }
 
-/** A derived view of a case that follows its revision, when that has settled. */
-function useOfCase<T>(name: string, id: string, revision: number, fetch: () => Promise<T>): UseQueryResult<T> {
+/**
+ * A derived view of a case that follows its revision, when that has settled. Where the newest cannot be had, the last that was
+ * seen stays: a sheet never vanishes under the hand that fills it.
+ */
+function useOfCase<T>(name: string, id: string, revision: number, fetch: () => Promise<T>): { data: T | undefined } {
   const settled = useSettled(revision);
-  return useQuery({ queryKey: [name, id, settled], queryFn: fetch, placeholderData: (previous) => previous });
+  const { data } = useQuery({ queryKey: [name, id, settled], queryFn: fetch, placeholderData: (previous) => previous });
+  const seen = useRef<T | undefined>(undefined);
+  useEffect(() => {
+    if (data !== undefined) seen.current = data;
+  }, [data]);
+  return { data: data ?? seen.current };
 }
 
-export const useSheets = (id: string, revision: number): UseQueryResult<Schemas['SheetLayoutView'][]> =>
+export const useSheets = (id: string, revision: number): { data: Schemas['SheetLayoutView'][] | undefined } =>
   useOfCase('sheets', id, revision, () => answer(api.GET('/api/cases/{id}/sheets', { params: { path: { id } } })));
 
 /** What a sheet tells: follows each entry, since the hand waits for the margin of what it typed. */
@@ -73,22 +81,22 @@ export function useMargins(
   });
 }
 
-export const useLashOrder = (id: string, revision: number): UseQueryResult<Schemas['LashOrderView']> =>
+export const useLashOrder = (id: string, revision: number): { data: Schemas['LashOrderView'] | undefined } =>
   useOfCase('lash-order', id, revision, () => answer(api.GET('/api/cases/{id}/lash-order', { params: { path: { id } } })));
 
-export const useTimeline = (id: string, revision: number): UseQueryResult<Schemas['TimelineView']> =>
+export const useTimeline = (id: string, revision: number): { data: Schemas['TimelineView'] | undefined } =>
   useOfCase('timeline', id, revision, () => answer(api.GET('/api/cases/{id}/timeline', { params: { path: { id } } })));
 
-export const useTeardown = (id: string, revision: number): UseQueryResult<Schemas['TeardownView']> =>
+export const useTeardown = (id: string, revision: number): { data: Schemas['TeardownView'] | undefined } =>
   useOfCase('teardown', id, revision, () => answer(api.GET('/api/cases/{id}/teardown', { params: { path: { id } } })));
 
-export const useCustody = (id: string, revision: number): UseQueryResult<Schemas['CustodyMoveView'][]> =>
+export const useCustody = (id: string, revision: number): { data: Schemas['CustodyMoveView'][] | undefined } =>
   useOfCase('custody', id, revision, () => answer(api.GET('/api/cases/{id}/custody', { params: { path: { id } } })));
 
-export const useMeasures = (id: string, revision: number): UseQueryResult<Schemas['MeasureView'][]> =>
+export const useMeasures = (id: string, revision: number): { data: Schemas['MeasureView'][] | undefined } =>
   useOfCase('measures', id, revision, () => answer(api.GET('/api/cases/{id}/measures', { params: { path: { id } } })));
 
-export const useSchedule = (id: string, revision: number): UseQueryResult<Schemas['ScheduleView']> =>
+export const useSchedule = (id: string, revision: number): { data: Schemas['ScheduleView'] | undefined } =>
   useOfCase('schedule', id, revision, () => answer(api.GET('/api/cases/{id}/schedule', { params: { path: { id } } })));
 
 export function useAttention(id: string, revision: number, place: string): UseQueryResult<Schemas['AttentionView'][]> {

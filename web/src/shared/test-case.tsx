@@ -180,11 +180,9 @@ export function openCase(what: ReactNode, { view = twin(), entries = [], get = {
   vi.spyOn(api, 'GET').mockImplementation(((path: string, options: unknown) => {
     const known: Record<string, unknown> = { '/api/catalogue': catalogue, ...get };
     const given = known[path];
+    const data = typeof given === 'function' ? (given as (options: unknown) => unknown)(options) : given;
     return path in known
-      ? Promise.resolve({
-          data: typeof given === 'function' ? (given as (options: unknown) => unknown)(options) : given,
-          response: new Response(null, { status: 200 }),
-        })
+      ? Promise.resolve(data).then((told) => ({ data: told, response: new Response(null, { status: 200 }) }))
       : new Promise(() => undefined);
   }) as never);
   vi.spyOn(api, 'POST').mockImplementation(((path: string, options: { body: EntryInput }) => {

@@ -272,7 +272,7 @@ export default function Teardown() {
       .slice(0, 3)
       .map(([name, step]) => `${name} ${step}`)
       .join(', ');
-  const nextStep = teardown.data?.steps.find((step) => step.code === teardown.data.next);
+  const nextStep = teardown.data?.steps.find((step) => step.code === teardown.data?.next);
   const asked = catalogue.data?.asked.find((one) => one.step === 'teardown' && one.part === part?.code);
   const recorded = slots.findingsAt(place).filter((entry) => entry.severity !== null);
   const signName = (code: string): string => catalogue.data?.signs.find((one) => one.code === code)?.name ?? code;
