@@ -22,11 +22,13 @@ interface Props {
   next?: string | null;
   /** The margin that the place is about; without one the person chooses. */
   margin?: { quantity: string; index: string | null } | undefined;
+  /** The quantity that is offered first; the person may choose another. */
+  offered?: string | undefined;
   children?: ReactNode;
 }
 
 /** The plan at the side of a place: lenses above, the engine, and what its marks mean. */
-export function PlanSide({ chosen, onChoose, first, next = null, margin, children }: Props) {
+export function PlanSide({ chosen, onChoose, first, next = null, margin, offered = USUAL, children }: Props) {
   const { view, slots } = useBench();
   const [lens, setLens] = useState<Lens>(first);
   const [large, setLarge] = useState(false);
@@ -40,7 +42,8 @@ export function PlanSide({ chosen, onChoose, first, next = null, margin, childre
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);
-  const [picked, pick] = useState(USUAL);
+  const [picked, pick] = useState(offered);
+  useEffect(() => pick(offered), [offered]);
   const layouts = useSheets(view.id, view.revision);
   const quantity = margin?.quantity ?? picked;
   const asked = lens === 'seatLoad' ? `${LOADS},${PULLS}` : lens === 'margin' ? quantity : null;
@@ -76,7 +79,7 @@ export function PlanSide({ chosen, onChoose, first, next = null, margin, childre
     seatLoad: pulled ? words.lens.pullLine : words.lens.seatLoadLine,
     margin: capital([...margins.values()][0]?.title ?? words.lens.travelLine),
   }[lens];
-  const limit = lens === 'margin' ? [...margins.values()][0]?.limitWords : undefined;
+  const limit = lens === 'margin' ? known.data?.columns.find((one) => one.quantity === quantity)?.limitWords : undefined;
   return (
     <aside className="plan-side" aria-label="Head plan">
       <div className="lenses" role="group" aria-label="Lens">

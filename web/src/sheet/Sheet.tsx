@@ -227,6 +227,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
                       )}
                     </th>
                   )}
+                  {layout.lines.length > 0 && <th className="line-of">{layout.lines[l]?.label}</th>}
                   {layout.columns.map((of, j) => {
                     const cell = { row: i, line: l, column: j };
                     if (!isOffered(cell)) return <td key={of.key} />;
@@ -311,6 +312,7 @@ function Heads({ layout, grouped, note, questions, children }: HeadsProps) {
     <thead>
       <tr>
         <th rowSpan={deep}>{words.bench.station}</th>
+        {layout.lines.length > 0 && <th rowSpan={deep} className="line-of" />}
         {grouped
           ? groups.map((one, i) => (
               <th key={i} colSpan={one.span} className={one.computed ? 'figure computed' : 'figure'}>
