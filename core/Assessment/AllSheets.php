@@ -9,6 +9,7 @@ use MuteTapper\Core\Before\CylinderSheet;
 use MuteTapper\Core\Before\EngineTestSheet;
 use MuteTapper\Core\Before\PullSheet;
 use MuteTapper\Core\Build\BuildSheet;
+use MuteTapper\Core\Guide\GuideSheet;
 use MuteTapper\Core\Head\HeightsSheet;
 use MuteTapper\Core\Sheet\Sheets;
 use MuteTapper\Core\Spring\SpringSheet;
@@ -28,6 +29,7 @@ final class AllSheets
             EngineTestSheet::declare(),
             SpringSheet::declare(),
             HeightsSheet::declare(),
+            GuideSheet::declare(),
         );
     }
 }

@@ -12,7 +12,6 @@ use MuteTapper\Core\Calculation\Trace;
 use MuteTapper\Core\Calculation\Values;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Guide\GuideCalculations;
 use MuteTapper\Core\Head\HeadCalculations;
 use MuteTapper\Core\Piston\PistonCalculations;
 use MuteTapper\Core\Quantity\Quantity;
@@ -30,7 +29,7 @@ final class Calculations
     public static function all(): array
     {
         $standing = [
-            new RateFromGeometry(), new ShearStress(), new SquarenessLimit(), HeadCalculations::usableLift(), GuideCalculations::stemInGuide(), PistonCalculations::afterGrowth(), new EngineSpeedFromRoadSpeed(),
+            new RateFromGeometry(), new ShearStress(), new SquarenessLimit(), HeadCalculations::usableLift(), PistonCalculations::afterGrowth(), new EngineSpeedFromRoadSpeed(),
         ];
 
         return array_values(AllSheets::get()->calculations() + array_combine(array_map(static fn (Calculation $one): string => $one->name(), $standing), $standing));

@@ -89,14 +89,14 @@ final class Example
         return $this;
     }
 
-    public function measures(string $place, string $column, string $text, ?string $at = null, string $coil = 'outer', ?string $gauge = null): self
+    public function measures(string $place, string $column, string $text, ?string $at = null, string $coil = 'outer', ?string $gauge = null, ?string $index = null): self
     {
         $of = self::column($column);
         $data = ['value' => self::typed($text, $of->range), 'gauge' => self::knowledge()->gauges[$gauge ?? $of->gauge]->toArray()];
         if (null !== $at) {
             $data['at'] = self::typed($at, Column::testHeightRange());
         }
-        $slot = $of->slot($place, $of->index->has(Axis::Coil) ? $coil : null);
+        $slot = $of->slot($place, $index ?? ($of->index->has(Axis::Coil) ? $coil : null));
 
         return $this->add('reading', $slot->place, $slot->part, $slot->item, $slot->index, $data);
     }
