@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Tests\App;
 
 use Doctrine\DBAL\Connection;
+use MuteTapper\Core\Document\Node;
 
 /** What each place of the product reads, over HTTP. */
 final class PlacesTest extends AppTestCase
@@ -73,16 +74,12 @@ final class PlacesTest extends AppTestCase
     public function testAMarginComesWithItsRuleAndItsReasoning(): void
     {
         $this->import();
-        $margins = self::at($this->send('GET', '/api/cases/'.self::SAMPLE.'/sheets/springs'), 'margins')->items();
-        foreach ($margins as $margin) {
-            if ('A2-E1' === $margin->get('place')->text() && 'travel_to_bind' === $margin->get('quantity')->text()) {
-                self::assertSame('0.005 ± 0.002 in', $margin->get('value')->get('shown')->text());
-                self::assertSame('outside', $margin->get('verdict')->text());
-                self::assertSame('at least 0.060 in', $margin->get('limitWords')->text());
-                self::assertSame('3E travel to bind: 0.005 plus or minus 0.002 in, limit at least 0.060 in, outside', $margin->get('spoken')->text());
-                self::assertSame('Outside by 0.055 in.', $margin->get('sentence')->text());
-            }
-        }
+        $margin = $this->travelToBind('A2-E1');
+        self::assertSame('0.005 ± 0.002 in', $margin->get('value')->get('shown')->text());
+        self::assertSame('outside', $margin->get('verdict')->text());
+        self::assertSame('at least 0.060 in', $margin->get('limitWords')->text());
+        self::assertSame('3E travel to bind: 0.005 plus or minus 0.002 in, limit at least 0.060 in, outside', $margin->get('spoken')->text());
+        self::assertSame('Outside by 0.055 in.', $margin->get('sentence')->text());
         $trace = $this->send('GET', '/api/cases/'.self::SAMPLE.'/trace/A2-E1/travel_to_bind?index=outer');
         self::assertSame('installed height − net lift − bind height', $trace['formula']);
         self::assertSame(['installed_height', 'net_lift', 'bind_height'], array_map(static fn ($input): string => $input->get('name')->text(), self::at($trace, 'inputs')->items()));
@@ -90,15 +87,21 @@ final class PlacesTest extends AppTestCase
         $this->send('GET', '/api/cases/'.self::SAMPLE.'/trace/A1-E1/travel_to_bind?index=outer', null, 404);
     }
 
+    private function travelToBind(string $place): Node
+    {
+        $margins = self::at($this->send('GET', '/api/cases/'.self::SAMPLE.'/sheets/springs'), 'margins')->items();
+        $isIt = static fn (Node $one): bool => $place === $one->get('place')->text() && 'travel_to_bind' === $one->get('quantity')->text();
+
+        return array_values(array_filter($margins, $isIt))[0] ?? self::fail('There is no such margin.');
+    }
+
     public function testTheUnitsOfTheCaseAreTheUnitsOfTheAnswer(): void
     {
         $this->import();
         $this->send('PUT', '/api/cases/'.self::SAMPLE.'/description', ['name' => 'Metric', 'story' => ['words' => 'x', 'failed' => []], 'settings' => ['units' => 'metric', 'school' => 'close'], 'by' => 'tests'], 200, ['If-Match' => '"1"']);
-        foreach (self::at($this->send('GET', '/api/cases/'.self::SAMPLE.'/sheets/springs'), 'margins')->items() as $margin) {
-            if ('A2-E1' === $margin->get('place')->text() && 'travel_to_bind' === $margin->get('quantity')->text()) {
-                self::assertSame(['0.13 ± 0.04 mm', 'at least 1.27 mm', 'close'], [$margin->get('value')->get('shown')->text(), $margin->get('limitWords')->text(), $margin->get('school')->text()]);
-            }
-        }
+        $margin = $this->travelToBind('A2-E1');
+        $shown = array_map(static fn (Node $node): string => $node->text(), [$margin->get('value')->get('shown'), $margin->get('limitWords'), $margin->get('school')]);
+        self::assertSame(['0.13 ± 0.04 mm', 'at least 1.27 mm', 'close'], $shown);
         $stored = $this->send('POST', '/api/cases/'.self::SAMPLE.'/entries', self::height('45.7', 'A1-E1'), 201);
         self::assertSame('45.70', self::at($stored, 'entry/shown')->text());
     }

@@ -54,15 +54,18 @@ final class Example
 
     public static function knowledge(): Knowledge
     {
-        if (null === self::$knowledge) {
-            $files = [];
-            foreach (Knowledge::FILES as $name) {
-                $files[$name] = json_decode((string) file_get_contents(dirname(__DIR__, 2)."/core/Knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR);
-            }
-            self::$knowledge = Knowledge::fromArray($files);
+        return self::$knowledge ??= Knowledge::fromArray(self::files());
+    }
+
+    /** @return array<string, mixed> what the trade knows, as it is written down */
+    public static function files(): array
+    {
+        $files = [];
+        foreach (Knowledge::FILES as $name) {
+            $files[$name] = json_decode((string) file_get_contents(dirname(__DIR__, 2)."/core/Knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR);
         }
 
-        return self::$knowledge;
+        return $files;
     }
 
     public function bench(): Bench
@@ -89,14 +92,14 @@ final class Example
         return $this;
     }
 
-    public function measures(string $place, string $column, string $text, ?string $at = null, string $coil = 'outer', ?string $gauge = null, ?string $index = null): self
+    public function measures(string $place, string $column, string $text, ?string $at = null, string $coil = 'outer', ?string $gauge = null): self
     {
         $of = self::column($column);
         $data = ['value' => self::typed($text, $of->range), 'gauge' => self::knowledge()->gauges[$gauge ?? $of->gauge]->toArray()];
         if (null !== $at) {
             $data['at'] = self::typed($at, Column::testHeightRange());
         }
-        $slot = $of->slot($place, $index ?? ($of->index->has(Axis::Coil) ? $coil : null));
+        $slot = $of->slot($place, $of->index->has(Axis::Coil) ? $coil : null);
 
         return $this->add('reading', $slot->place, $slot->part, $slot->item, $slot->index, $data);
     }

@@ -6,6 +6,7 @@ namespace MuteTapper\Tests\Outside;
 
 use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Cause\Item;
+use MuteTapper\Core\Cause\Model;
 use MuteTapper\Core\Knowledge\Link;
 use MuteTapper\Core\Quantity\Normal;
 use MuteTapper\Core\Quantity\Unit;
@@ -83,24 +84,75 @@ final class OutsideTest extends TestCase
     public function testTheInferenceAgreesWithBruteForce(Example $example): void
     {
         $model = Assessment::of($example->case(), Example::knowledge())->model();
-        $links = self::links(...);
         $hypotheses = [[], ['*other*']];
         foreach ($model->causes as $i => $cause) {
             $hypotheses[] = [$cause];
             $hypotheses[] = [$cause, $model->causes[($i + 7) % \count($model->causes)]];
         }
-        $reference = self::python((string) file_get_contents(__DIR__.'/brute_force.py'), [
-            'priors' => $model->priors,
-            'events' => array_map(static fn ($event): array => ['code' => $event->code, 'parents' => $links($event->parents)], array_values($model->network->events)),
-            'signs' => array_map(static fn (Item $item): array => ['parents' => $links($model->network->signLinks[$item->sign]), 'ratio' => $item->ratio, 'present' => $item->isPresent], array_values($model->items)),
-            'hypotheses' => $hypotheses,
-        ]);
+        $reference = self::bruteForce($model, ['hypotheses' => $hypotheses]);
         self::assertCount(\count($hypotheses), $reference);
         foreach ($hypotheses as $i => $causes) {
             self::assertIsFloat($reference[$i]);
             $mask = ['*other*'] === $causes ? $model->other() : $model->atWork(...$causes);
             self::assertEqualsWithDelta(1.0, $model->elimination->likelihood($mask) / $reference[$i], 1e-9, implode(' and ', $causes));
         }
+    }
+
+    /** The posterior, the explanations they reduce to, the standing and the events, from the same program. */
+    #[DataProvider('cases')]
+    #[DataProvider('standings')]
+    public function testTheRankingAgreesWithBruteForce(Example $example): void
+    {
+        $assessment = Assessment::of($example->case(), Example::knowledge());
+        $ranking = $assessment->ranking();
+        [$reference] = self::bruteForce($assessment->model(), ['causes' => $assessment->model()->causes]);
+        self::assertIsArray($reference);
+        $probability = [];
+        foreach ($ranking->causes as $ranked) {
+            $probability[$ranked->cause->code] = $ranked->probability;
+        }
+        self::assertEqualsWithDelta($reference['probability'], $probability, 1e-9);
+        self::assertEqualsWithDelta($reference['unexplained'], $ranking->unexplained, 1e-9);
+        $explanations = array_map(static function (array $one): array {
+            sort($one['causes']);
+
+            return [$one['causes'], $one['probability']];
+        }, $ranking->explanations);
+        self::assertEqualsWithDelta(array_slice((array) $reference['explanations'], 0, 20), array_slice($explanations, 0, 20), 1e-9);
+        $leading = $ranking->leading;
+        sort($leading);
+        self::assertSame([$reference['standing'], $reference['leading']], [$ranking->standing->value, $leading]);
+        self::assertIsArray($reference['events']);
+        self::assertEqualsWithDelta(array_intersect_key($reference['events'], $ranking->mechanisms), $ranking->mechanisms, 1e-9);
+    }
+
+    /** @return iterable<string, array{Example}> cases of each standing */
+    public static function standings(): iterable
+    {
+        yield 'nothing recorded' => [Example::pushrodEight()];
+        yield 'one trace' => [Example::pushrodEight()->sees('A1-E1', 'valve', 'tip_peened', 1)];
+        yield 'open between roots' => [Example::pushrodEight()->sees('A2-E1', 'spring', 'coils_bright', 3)->sees('A2-E1', 'spring_seat', 'end_coil_dug', 2)];
+    }
+
+    /**
+     * @param array<string, mixed> $asked
+     *
+     * @return array<int, mixed>
+     */
+    private static function bruteForce(Model $model, array $asked): array
+    {
+        $links = self::links(...);
+
+        return self::python((string) file_get_contents(__DIR__.'/brute_force.py'), $asked + [
+            'priors' => $model->priors,
+            'events' => array_map(
+                static fn ($event): array => ['code' => $event->code, 'parents' => $links($event->parents)], array_values($model->network->events),
+            ),
+            'signs' => array_map(
+                static fn (Item $item): array => ['parents' => $links($model->network->signLinks[$item->sign]), 'ratio' => $item->ratio, 'present' => $item->isPresent],
+                array_values($model->items),
+            ),
+        ]);
     }
 
     /**

@@ -27,7 +27,7 @@ final class GuideSheetTest extends TestCase
     {
         foreach (['guide_bore' => $bore, 'stem_diameter' => $stem] as $column => $readings) {
             foreach ($readings as $index => $tenths) {
-                $example->measures($place, $column, sprintf('0.%04d', $tenths), index: $index);
+                $example->tests($place, $column, sprintf('0.%04d', $tenths), $index);
             }
         }
 
