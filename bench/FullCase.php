@@ -28,7 +28,9 @@ final class FullCase
     {
         $files = [];
         foreach (Knowledge::FILES as $name) {
-            $files[$name] = json_decode((string) file_get_contents(dirname(__DIR__)."/core/Knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR);
+            $files[$name] = json_decode(
+                (string) file_get_contents(dirname(__DIR__)."/core/Knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR,
+            );
         }
 
         return self::$knowledge ??= Knowledge::fromArray($files);
@@ -53,7 +55,14 @@ final class FullCase
     public static function typical(): CaseFile
     {
         $full = self::of(0, 0);
-        $few = array_values(array_filter($full->log->entries, static fn (Entry $entry): bool => in_array($entry->slot->place, ['A1-E1', 'A2-E1', 'B1-I1'], true) && in_array($entry->slot->part, ['spring', 'valve', 'seat', 'retainer', 'spring_seat'], true)));
+        $few = array_values(
+            array_filter(
+                $full->log->entries,
+                static fn (Entry $entry): bool => in_array($entry->slot->place, ['A1-E1', 'A2-E1', 'B1-I1'], true) && in_array(
+                    $entry->slot->part, ['spring', 'valve', 'seat', 'retainer', 'spring_seat'], true,
+                ),
+            ),
+        );
 
         return new CaseFile($full->engine, $full->settings, EntryLog::of($few));
     }
@@ -80,7 +89,10 @@ final class FullCase
     private static function findings(Engine $engine): array
     {
         $entries = [];
-        $seen = ['seat' => ['seat_hammered'], 'valve' => ['tip_peened', 'face_hammered', 'stem_scuffed', 'groove_rolled'], 'spring' => ['coil_clash', 'spring_rubbed', 'spring_rust'], 'lobe' => ['lobe_worn']];
+        $seen = [
+            'seat' => ['seat_hammered'], 'valve' => ['tip_peened', 'face_hammered', 'stem_scuffed', 'groove_rolled'],
+            'spring' => ['coil_clash', 'spring_rubbed', 'spring_rust'], 'lobe' => ['lobe_worn'],
+        ];
         foreach ($engine->stations as $i => $station) {
             foreach ($seen as $part => $signs) {
                 foreach ($signs as $s => $sign) {
@@ -90,7 +102,9 @@ final class FullCase
         }
         foreach (self::knowledge()->signs as $sign) {
             if (!$sign->isFromBench() && $sign->site === Site::Engine) {
-                $entries[] = self::entry('finding', 'engine', $sign->parts[0]->value, $sign->code, null, ['severity' => count($entries) % 3]);
+                $entries[] = self::entry(
+                    'finding', 'engine', $sign->parts[0]->value, $sign->code, null, ['severity' => count($entries) % 3],
+                );
             }
         }
 
@@ -126,7 +140,9 @@ final class FullCase
             $date = sprintf('20%02d-%02d-01', 10 + intdiv($d, 12), 1 + $d % 12);
             foreach ($engine->stations as $i => $station) {
                 foreach (['1', '2'] as $number) {
-                    $entries[] = self::reading(AllSheets::get()->columns['pull'], $station->code(), $date.'.'.$number, 1 + 0.003 * (($i + $d) % 5));
+                    $entries[] = self::reading(
+                        AllSheets::get()->columns['pull'], $station->code(), $date.'.'.$number, 1 + 0.003 * (($i + $d) % 5),
+                    );
                 }
                 $entries[] = self::reading(AllSheets::get()->columns['lash'], $station->code(), $date, 1 + 0.01 * ($i % 3));
             }
@@ -139,16 +155,22 @@ final class FullCase
     {
         $unit = $column->dimension()->baseUnit();
         $value = ['number' => $column->range->example()->base * $share, 'unit' => $unit->value, 'decimals' => 5];
-        $at = $column->isAtHeight ? ['at' => ['number' => $column->code === 'load_seat' ? 0.048 : 0.034, 'unit' => 'm', 'decimals' => 4]] : [];
+        $at = $column->isAtHeight
+            ? ['at' => ['number' => $column->code === 'load_seat' ? 0.048 : 0.034, 'unit' => 'm', 'decimals' => 4]]
+            : [];
 
-        return self::entry('reading', $place, $column->part->value, $column->code, $index, ['value' => $value, 'gauge' => self::knowledge()->gauges[$column->gauge]->toArray()] + $at);
+        return self::entry(
+            'reading', $place, $column->part->value, $column->code, $index,
+            ['value' => $value, 'gauge' => self::knowledge()->gauges[$column->gauge]->toArray()] + $at,
+        );
     }
 
     /** @param array<string, mixed> $data */
     private static function entry(string $kind, string $place, string $part, string $item, ?string $index, array $data): Entry
     {
         return Entry::fromNode(Node::root([
-            'id' => sprintf('01900000-0000-7000-8000-%012d', ++self::$count), 'kind' => $kind, 'by' => 'bench', 'at' => '2026-11-25T10:00:00Z', 'data' => $data,
+            'id' => sprintf('01900000-0000-7000-8000-%012d', ++self::$count), 'kind' => $kind, 'by' => 'bench',
+            'at' => '2026-11-25T10:00:00Z', 'data' => $data,
             'slot' => ['place' => $place, 'part' => $part, 'item' => $item, 'index' => $index],
         ]));
     }

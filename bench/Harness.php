@@ -35,7 +35,10 @@ final class Harness
             sort($cpu[$name]);
             sort($wall[$name]);
             $middle = intdiv($rounds, 2);
-            $times[$name] = ['least' => (float) ($cpu[$name][0] ?? 0.0), 'median' => (float) ($cpu[$name][$middle] ?? 0.0), 'wall' => (float) ($wall[$name][$middle] ?? 0.0)];
+            $times[$name] = [
+                'least' => (float) ($cpu[$name][0] ?? 0.0), 'median' => (float) ($cpu[$name][$middle] ?? 0.0),
+                'wall' => (float) ($wall[$name][$middle] ?? 0.0),
+            ];
         }
 
         return $times;
@@ -49,7 +52,9 @@ final class Harness
     {
         foreach ($times as $name => $time) {
             $target = isset($targets[$name]) ? sprintf('target %4.0f', $targets[$name]) : '';
-            printf("%-62s CPU least %8.2f  median %8.2f  wall %8.2f ms  %s\n", $name, $time['least'], $time['median'], $time['wall'], $target);
+            printf(
+                "%-62s CPU least %8.2f  median %8.2f  wall %8.2f ms  %s\n", $name, $time['least'], $time['median'], $time['wall'], $target,
+            );
         }
     }
 

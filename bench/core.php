@@ -28,7 +28,9 @@ $fresh = static fn (CaseFile $case): CaseFile => new CaseFile($case->engine, $ca
 $assess = static function (CaseFile $case, Knowledge $knowledge) use ($fresh): int {
     $assessment = Assessment::of($fresh($case), $knowledge);
 
-    return count($assessment->bench->margins()) + count($assessment->items()) + count(array_map($assessment->bench->remarks(...), $assessment->bench->sheets->sheets));
+    return count($assessment->bench->margins()) + count($assessment->items()) + count(
+        array_map($assessment->bench->remarks(...), $assessment->bench->sheets->sheets),
+    );
 };
 $full = FullCase::of(1);
 $doubled = FullCase::of(2);
@@ -37,10 +39,13 @@ $assessedTypical = Assessment::of(FullCase::typical(), $knowledge);
 // Built anew each time: a model keeps what it computed.
 $model = static fn (Assessment $assessment): Model => new Model($knowledge->network, $assessment->case->engine, $assessment->items());
 [$few, $many] = [FullCase::of(0, 20), FullCase::of(0, 40)];
-$drifts = static fn (CaseFile $case): int => count(($bench = Assessment::of($fresh($case), $knowledge)->bench)->marginsOf('pull_drift')) + count($bench->marginsOf('lash_drift'));
+$drifts = static fn (CaseFile $case): int => count(
+    ($bench = Assessment::of($fresh($case), $knowledge)->bench)->marginsOf('pull_drift'),
+) + count($bench->marginsOf('lash_drift'));
 printf(
     "full case: %d stations, %d readings, %d findings and looks, %d margins, %d signs with evidence; typical: %d signs\n",
-    count($full->engine->stations), FullCase::count($full, EntryKind::Reading), FullCase::count($full, EntryKind::Finding) + FullCase::count($full, EntryKind::Look),
+    count($full->engine->stations), FullCase::count($full, EntryKind::Reading),
+    FullCase::count($full, EntryKind::Finding) + FullCase::count($full, EntryKind::Look),
     count($assessedFull->bench->margins()), count($assessedFull->items()), count($assessedTypical->items()),
 );
 $times = Harness::time([

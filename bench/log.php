@@ -19,7 +19,9 @@ foreach ((new DataLogger())->run(8000, 50, 7600.0, [500.0]) as $line) {
 }
 unset($out);
 $format = LogFormat::recognise((string) file_get_contents($file, false, null, 0, 4000));
-$thresholds = Thresholds::fromNode(Node::root(['over_speed' => 7650, 'limiter' => 7600, 'oil_per_thousand' => 0.69, 'oil_temperature' => 130]));
+$thresholds = Thresholds::fromNode(
+    Node::root(['over_speed' => 7650, 'limiter' => 7600, 'oil_per_thousand' => 0.69, 'oil_temperature' => 130]),
+);
 
 $read = static function (int $rows) use ($file, $format, $thresholds): array {
     gc_collect_cycles();
@@ -44,7 +46,10 @@ $short = $read(100_000);
 $long = $read(400_000);
 unlink($file);
 foreach ([$short, $long] as $run) {
-    printf("log of %d rows: %.0f ms, %.0f rows a millisecond, %.0f MB at most\n", $run['rows'], $run['ms'], $run['rows'] / $run['ms'], $run['mb']);
+    printf(
+        "log of %d rows: %.0f ms, %.0f rows a millisecond, %.0f MB at most\n", $run['rows'], $run['ms'], $run['rows'] / $run['ms'],
+        $run['mb'],
+    );
 }
 $memory = $long['mb'] / $short['mb'];
 $time = ($long['ms'] / $long['rows']) / ($short['ms'] / $short['rows']);

@@ -66,7 +66,11 @@ final class LoadDemoCommand extends Command
             return self::SUCCESS;
         }
         foreach (Scenario::engines() as $name => $engine) {
-            $this->entities->persist(new SavedEngine(Uuid::v7()->toRfc4122(), $name, Engine::fromNode(Node::root($engine))->toArray(), self::ANALYST, $this->clock->now()));
+            $this->entities->persist(
+                new SavedEngine(
+                    Uuid::v7()->toRfc4122(), $name, Engine::fromNode(Node::root($engine))->toArray(), self::ANALYST, $this->clock->now(),
+                ),
+            );
         }
         foreach (Scenario::all() as $scenario) {
             $this->load($scenario);
@@ -80,13 +84,29 @@ final class LoadDemoCommand extends Command
     {
         $engine = Engine::fromNode(Node::root($scenario->engine));
         $case = $this->documents->create(Uuid::v7()->toRfc4122(), $scenario->name, $engine, self::ANALYST);
-        $this->documents->describe($case, 1, Node::root(['name' => $scenario->name, 'story' => $scenario->story, 'settings' => ['units' => 'inch', 'school' => 'usual']]), self::ANALYST);
+        $this->documents->describe(
+            $case, 1,
+            Node::root(['name' => $scenario->name, 'story' => $scenario->story, 'settings' => ['units' => 'inch', 'school' => 'usual']]),
+            self::ANALYST,
+        );
         foreach ($scenario->claims as $claim) {
             $column = self::column($claim['column']);
-            $this->record($case, EntryKind::Claim, $column->claimSlot($claim['place'], self::index($column)), array_filter(['text' => $claim['text'], 'atText' => $claim['at'] ?? null, 'standing' => $claim['standing']], static fn (?string $value): bool => $value !== null));
+            $this->record(
+                $case, EntryKind::Claim, $column->claimSlot($claim['place'], self::index($column)),
+                array_filter(
+                    ['text' => $claim['text'], 'atText' => $claim['at'] ?? null, 'standing' => $claim['standing']],
+                    static fn (?string $value): bool => $value !== null,
+                ),
+            );
         }
         foreach ($scenario->findings as $finding) {
-            $this->record($case, EntryKind::Finding, new Slot($finding['place'], $finding['part'], $finding['sign']), array_filter(['severity' => $finding['severity'], 'state' => 'as_found', 'note' => $finding['note'] ?? null], static fn (mixed $value): bool => $value !== null));
+            $this->record(
+                $case, EntryKind::Finding, new Slot($finding['place'], $finding['part'], $finding['sign']),
+                array_filter(
+                    ['severity' => $finding['severity'], 'state' => 'as_found', 'note' => $finding['note'] ?? null],
+                    static fn (mixed $value): bool => $value !== null,
+                ),
+            );
         }
         foreach ($scenario->lookedStations as $station) {
             foreach ($scenario->clearParts($engine, $station) as $part) {
@@ -107,24 +127,54 @@ final class LoadDemoCommand extends Command
         }
         foreach ($scenario->more as $more) {
             $slot = $more['slot'];
-            $index = $slot->index === null || preg_match('/^(-\d+)(\.\d)?$/', $slot->index, $match) !== 1 ? $slot->index : $this->day($match[1]).($match[2] ?? '');
-            $this->record($case, $more['kind'], new Slot($slot->place, $slot->part, $slot->item, $index), array_map(fn (mixed $value): mixed => is_string($value) && preg_match('/^[+-]\d+$/', $value) === 1 ? $this->day($value) : $value, $more['data']));
+            $index = $slot->index === null || preg_match('/^(-\d+)(\.\d)?$/', $slot->index, $match) !== 1
+                ? $slot->index
+                : $this->day($match[1]).($match[2] ?? '');
+            $this->record(
+                $case, $more['kind'], new Slot($slot->place, $slot->part, $slot->item, $index),
+                array_map(
+                    fn (mixed $value): mixed => is_string($value) && preg_match('/^[+-]\d+$/', $value) === 1 ? $this->day($value) : $value,
+                    $more['data'],
+                ),
+            );
         }
         if ($scenario->run !== null) {
             $this->log($case, $engine, $scenario->run);
         }
         foreach ($scenario->pictures as $i => $picture) {
-            $photograph = $this->photographs->keep($this->camera->take($picture['kind'], $picture['severity'], 100 + $i), sprintf('simulated-camera-%s-%d.png', $picture['kind']->value, $i + 1));
+            $photograph = $this->photographs->keep(
+                $this->camera->take($picture['kind'], $picture['severity'], 100 + $i),
+                sprintf('simulated-camera-%s-%d.png', $picture['kind']->value, $i + 1),
+            );
             $label = $engine->placeLabel($picture['place']) ?? '';
-            $this->record($case, EntryKind::Photograph, new Slot($picture['place'], $picture['part'], 'photograph', substr($photograph->sha256, 0, 16)), ['sha256' => $photograph->sha256, 'caption' => sprintf('%s %s (simulated picture)', $label, $picture['part']), 'state' => 'as_found', 'about' => $picture['kind']->sign()]);
+            $this->record(
+                $case, EntryKind::Photograph,
+                new Slot($picture['place'], $picture['part'], 'photograph', substr($photograph->sha256, 0, 16)),
+                [
+                    'sha256' => $photograph->sha256, 'caption' => sprintf('%s %s (simulated picture)', $label, $picture['part']),
+                    'state' => 'as_found', 'about' => $picture['kind']->sign(),
+                ],
+            );
             if ($i === 0) {
-                $this->draw($case, new Slot($picture['place'], $picture['part'], 'annotation', 'scale'), ['sha256' => $photograph->sha256, 'shape' => 'scale', 'points' => [[60, 745], [210, 745]], 'text' => '0.250 in']);
-                $this->draw($case, new Slot($picture['place'], $picture['part'], 'annotation', 'arrow'), ['sha256' => $photograph->sha256, 'shape' => 'arrow', 'points' => [[1020, 110], [860, 200]]]);
-                $this->draw($case, new Slot($picture['place'], $picture['part'], 'annotation', 'width'), ['sha256' => $photograph->sha256, 'shape' => 'length', 'points' => [[480, 300], [720, 300]]]);
+                $this->draw(
+                    $case, new Slot($picture['place'], $picture['part'], 'annotation', 'scale'),
+                    ['sha256' => $photograph->sha256, 'shape' => 'scale', 'points' => [[60, 745], [210, 745]], 'text' => '0.250 in'],
+                );
+                $this->draw(
+                    $case, new Slot($picture['place'], $picture['part'], 'annotation', 'arrow'),
+                    ['sha256' => $photograph->sha256, 'shape' => 'arrow', 'points' => [[1020, 110], [860, 200]]],
+                );
+                $this->draw(
+                    $case, new Slot($picture['place'], $picture['part'], 'annotation', 'width'),
+                    ['sha256' => $photograph->sha256, 'shape' => 'length', 'points' => [[480, 300], [720, 300]]],
+                );
             }
         }
         if ($scenario->call !== null) {
-            $this->calls->write($case, 1, new CallView($scenario->call['causes'], $scenario->call['words'], $scenario->call['confidence'], self::ANALYST));
+            $this->calls->write(
+                $case, 1,
+                new CallView($scenario->call['causes'], $scenario->call['words'], $scenario->call['confidence'], self::ANALYST),
+            );
             $this->calls->sign($case, $case->callVersion, self::ANALYST);
         }
     }
@@ -151,7 +201,13 @@ final class LoadDemoCommand extends Command
         $format = LogFormat::recognise($this->logs->head($file));
         $thresholds = Thresholds::usual($engine);
         $this->logs->analyse($file, $format, $thresholds);
-        $this->record($case, EntryKind::Log, LogUse::slot($file->sha256), ['sha256' => $file->sha256, 'fileName' => $file->fileName, 'format' => $format->toArray(), 'thresholds' => $thresholds->toArray()]);
+        $this->record(
+            $case, EntryKind::Log, LogUse::slot($file->sha256),
+            [
+                'sha256' => $file->sha256, 'fileName' => $file->fileName, 'format' => $format->toArray(),
+                'thresholds' => $thresholds->toArray(),
+            ],
+        );
     }
 
     /** @param string $days from today, signed */

@@ -61,8 +61,14 @@ final readonly class Scenario
     public static function engines(): array
     {
         return [
-            'Quarry Mile eight' => ['layout' => 'vee', 'drive' => 'pushrod', 'face' => 'roller', 'lash' => 'solid', 'cylinders' => 8, 'firing_order' => [1, 8, 4, 3, 6, 5, 7, 2], 'rocker_ratio' => 1.6, 'intended_speed' => 7600.0],
-            'Fen Cup four' => ['layout' => 'inline', 'drive' => 'bucket', 'face' => 'flat', 'lash' => 'solid', 'cylinders' => 4, 'firing_order' => [1, 3, 4, 2], 'intended_speed' => 9200.0],
+            'Quarry Mile eight' => [
+                'layout' => 'vee', 'drive' => 'pushrod', 'face' => 'roller', 'lash' => 'solid', 'cylinders' => 8,
+                'firing_order' => [1, 8, 4, 3, 6, 5, 7, 2], 'rocker_ratio' => 1.6, 'intended_speed' => 7600.0,
+            ],
+            'Fen Cup four' => [
+                'layout' => 'inline', 'drive' => 'bucket', 'face' => 'flat', 'lash' => 'solid', 'cylinders' => 4,
+                'firing_order' => [1, 3, 4, 2], 'intended_speed' => 9200.0,
+            ],
         ];
     }
 
@@ -75,7 +81,10 @@ final readonly class Scenario
             $findings[] = ['place' => $place, 'part' => 'seat', 'sign' => 'seat_hammered', 'severity' => $severity];
             $findings[] = ['place' => $place, 'part' => 'valve', 'sign' => 'tip_peened', 'severity' => max(1, $severity - 1)];
         }
-        $findings[] = ['place' => 'A2-E1', 'part' => 'lash_shim', 'sign' => 'lash_shim_thrown', 'severity' => 2, 'note' => 'Shim lay on its edge beside the bucket.'];
+        $findings[] = [
+            'place' => 'A2-E1', 'part' => 'lash_shim', 'sign' => 'lash_shim_thrown', 'severity' => 2,
+            'note' => 'Shim lay on its edge beside the bucket.',
+        ];
         $findings[] = ['place' => 'A2-E1', 'part' => 'lobe', 'sign' => 'flank_landing', 'severity' => 2];
         $findings[] = ['place' => 'A3-E1', 'part' => 'lobe', 'sign' => 'flank_landing', 'severity' => 1];
         $findings[] = ['place' => 'A2-E1', 'part' => 'spring', 'sign' => 'short_free_height', 'severity' => 2];
@@ -85,11 +94,18 @@ final readonly class Scenario
 
         return new self(
             'Fen Cup four, engine 12',
-            ['layout' => 'inline', 'drive' => 'bucket', 'face' => 'flat', 'lash' => 'solid', 'cylinders' => 4, 'firing_order' => [1, 3, 4, 2], 'intended_speed' => 9200.0, 'reached_speed' => 9150.0],
             [
-                'words' => 'Breaks up over nine thousand and ticks when it is hot. It pulled cleanly all last year.', 'customer' => 'Team Sedge, hull 12',
-                'use' => 'Fen Cup sprint boats, two seasons, 31 hours since the build.', 'changed' => 'Nothing since the build.', 'replaced' => 'Coils and plugs, without effect.',
-                'when' => 'At the limiter and when hot.', 'built' => 'Team Sedge, two seasons ago.', 'proposed' => 'None yet.', 'stands' => 'Two weeks; it races again in May.', 'oil' => 'Made-up brand, 10W-50, changed every event.', 'limiter' => 'Fuel cut at 9300.', 'earlier' => 'None known.', 'failed' => ['A2-E1'],
+                'layout' => 'inline', 'drive' => 'bucket', 'face' => 'flat', 'lash' => 'solid', 'cylinders' => 4,
+                'firing_order' => [1, 3, 4, 2], 'intended_speed' => 9200.0, 'reached_speed' => 9150.0,
+            ],
+            [
+                'words' => 'Breaks up over nine thousand and ticks when it is hot. It pulled cleanly all last year.',
+                'customer' => 'Team Sedge, hull 12',
+                'use' => 'Fen Cup sprint boats, two seasons, 31 hours since the build.', 'changed' => 'Nothing since the build.',
+                'replaced' => 'Coils and plugs, without effect.',
+                'when' => 'At the limiter and when hot.', 'built' => 'Team Sedge, two seasons ago.', 'proposed' => 'None yet.',
+                'stands' => 'Two weeks; it races again in May.', 'oil' => 'Made-up brand, 10W-50, changed every event.',
+                'limiter' => 'Fuel cut at 9300.', 'earlier' => 'None known.', 'failed' => ['A2-E1'],
             ],
             self::claims('1.440', '62', '0.925', '0.410', 1.700),
             static function (Station $station, int $i) use ($weak): array {
@@ -111,9 +127,17 @@ final readonly class Scenario
                 ];
             },
             $findings,
-            ['A1-E1', 'A1-E2', 'A1-I1', 'A1-I2', 'A2-E1', 'A2-E2', 'A2-I1', 'A2-I2', 'A3-E1', 'A3-E2', 'A3-I1', 'A3-I2', 'A4-E1', 'A4-E2', 'A4-I1', 'A4-I2'],
+            [
+                'A1-E1', 'A1-E2', 'A1-I1', 'A1-I2', 'A2-E1', 'A2-E2', 'A2-I1', 'A2-I2', 'A3-E1', 'A3-E2', 'A3-I1', 'A3-I2', 'A4-E1',
+                'A4-E2', 'A4-I1', 'A4-I2',
+            ],
             [['place' => 'A2-E1', 'part' => 'valve', 'kind' => PartPicture::ValveTip, 'severity' => 2]],
-            ['causes' => ['spring_weak'], 'words' => 'The exhaust springs have lost up to a fifth of their load, and the valves were no longer held: hammered seats, peened tips, a thrown shim. The speed was never above the limiter.', 'confidence' => 85],
+            [
+                'causes' => ['spring_weak'],
+                'words' => 'The exhaust springs have lost up to a fifth of their load, and the valves were no longer held: hammered '.
+                'seats, peened tips, a thrown shim. The speed was never above the limiter.',
+                'confidence' => 85,
+            ],
             self::healthOfFour(),
         );
     }
@@ -125,7 +149,10 @@ final readonly class Scenario
         $findings = [
             ['place' => 'B2-E1', 'part' => 'spring', 'sign' => 'coils_bright', 'severity' => 3],
             ['place' => 'B2-E1', 'part' => 'spring_seat', 'sign' => 'end_coil_dug', 'severity' => 2],
-            ['place' => 'B2-E1', 'part' => 'spring_seat', 'sign' => 'shim_unlisted', 'severity' => 2, 'note' => 'Hardened locator, 0.060 in, under the spring; the card has none.'],
+            [
+                'place' => 'B2-E1', 'part' => 'spring_seat', 'sign' => 'shim_unlisted', 'severity' => 2,
+                'note' => 'Hardened locator, 0.060 in, under the spring; the card has none.',
+            ],
             ['place' => 'B3-E1', 'part' => 'spring_seat', 'sign' => 'shim_unlisted', 'severity' => 2],
             ['place' => 'B1-E1', 'part' => 'spring_seat', 'sign' => 'shim_unlisted', 'severity' => 2],
             ['place' => 'B2-E1', 'part' => 'pushrod', 'sign' => 'pushrod_bent', 'severity' => 3],
@@ -140,11 +167,18 @@ final readonly class Scenario
 
         return new self(
             'Quarry Mile V8, car 23',
-            ['layout' => 'vee', 'drive' => 'pushrod', 'face' => 'roller', 'lash' => 'solid', 'cylinders' => 8, 'firing_order' => [1, 8, 4, 3, 6, 5, 7, 2], 'rocker_ratio' => 1.6, 'intended_speed' => 7600.0, 'reached_speed' => 7350.0],
             [
-                'words' => 'New springs and locators went in over the winter. First event it went rough at six and a half, then number four would not rev. Two pushrods came out like bananas.', 'customer' => 'Ottermoor Garage, car 23',
-                'use' => 'Quarry Mile strip, nine runs since the build.', 'changed' => 'Springs, retainers and locators, both banks.', 'replaced' => 'Ignition amplifier, without effect.',
-                'when' => 'Over six and a half, hot, under load.', 'built' => 'Ottermoor Garage; springs by the owner last winter.', 'proposed' => 'Two new heads.', 'stands' => 'Since the last meeting; it is to run again in spring.', 'oil' => '', 'limiter' => 'Ignition cut at 7600, no boost.', 'earlier' => 'None with the old springs.', 'failed' => ['B2-E1', 'B3-E1'],
+                'layout' => 'vee', 'drive' => 'pushrod', 'face' => 'roller', 'lash' => 'solid', 'cylinders' => 8,
+                'firing_order' => [1, 8, 4, 3, 6, 5, 7, 2], 'rocker_ratio' => 1.6, 'intended_speed' => 7600.0, 'reached_speed' => 7350.0,
+            ],
+            [
+                'words' => 'New springs and locators went in over the winter. First event it went rough at six and a half, then number '.
+                'four would not rev. Two pushrods came out like bananas.', 'customer' => 'Ottermoor Garage, car 23',
+                'use' => 'Quarry Mile strip, nine runs since the build.', 'changed' => 'Springs, retainers and locators, both banks.',
+                'replaced' => 'Ignition amplifier, without effect.',
+                'when' => 'Over six and a half, hot, under load.', 'built' => 'Ottermoor Garage; springs by the owner last winter.',
+                'proposed' => 'Two new heads.', 'stands' => 'Since the last meeting; it is to run again in spring.', 'oil' => '',
+                'limiter' => 'Ignition cut at 7600, no boost.', 'earlier' => 'None with the old springs.', 'failed' => ['B2-E1', 'B3-E1'],
             ],
             self::claims('1.900', '168', '1.210', '0.610', 2.330),
             static function (Station $station, int $i) use ($bound): array {
@@ -189,9 +223,13 @@ final readonly class Scenario
     {
         return new self(
             'Peat Track single, spare engine',
-            ['layout' => 'inline', 'drive' => 'finger', 'face' => 'crowned', 'lash' => 'solid', 'cylinders' => 1, 'intended_speed' => 11500.0],
             [
-                'words' => 'Cranks, no compression. It was fine when it was parked.', 'customer' => 'Privateer, number 8', 'use' => 'Peat Track enduro, hours not known.', 'changed' => '', 'replaced' => '',
+                'layout' => 'inline', 'drive' => 'finger', 'face' => 'crowned', 'lash' => 'solid', 'cylinders' => 1,
+                'intended_speed' => 11500.0,
+            ],
+            [
+                'words' => 'Cranks, no compression. It was fine when it was parked.', 'customer' => 'Privateer, number 8',
+                'use' => 'Peat Track enduro, hours not known.', 'changed' => '', 'replaced' => '',
                 'oil' => '', 'limiter' => '', 'earlier' => '', 'failed' => [],
             ],
             [],
@@ -219,13 +257,23 @@ final readonly class Scenario
             foreach ([1, 2, 3, 4] as $cylinder) {
                 foreach (['I1', 'I2', 'E1', 'E2'] as $valve) {
                     $place = 'A'.$cylinder.'-'.$valve;
-                    $lost = ['A2-E1' => 0.22, 'A2-E2' => 0.20, 'A3-E1' => 0.18, 'A3-E2' => 0.19, 'A4-E1' => 0.14, 'A1-E1' => 0.12][$place] ?? 0.0;
+                    $lost = [
+                        'A2-E1' => 0.22, 'A2-E2' => 0.20, 'A3-E1' => 0.18, 'A3-E2' => 0.19, 'A4-E1' => 0.14, 'A1-E1' => 0.12,
+                    ][$place] ?? 0.0;
                     $load = 71.0 * (1 - $lost * $age) + self::scatter(++$i, 11);
                     $lash = 0.010 - ($lost > 0.19 ? 0.004 * $age : 0.0) + 0.0003 * self::scatter($i, 12);
                     foreach ([1, 2] as $number) {
-                        $more[] = ['kind' => EntryKind::Reading, 'slot' => AllSheets::get()->columns['pull']->slot($place, trim($date.'.'.$number, '.')), 'data' => ['text' => number_format($load + 0.8 * self::scatter($i, 20 + $number), 0).' lb']];
+                        $more[] = [
+                            'kind' => EntryKind::Reading,
+                            'slot' => AllSheets::get()->columns['pull']->slot($place, trim($date.'.'.$number, '.')),
+                            'data' => ['text' => number_format($load + 0.8 * self::scatter($i, 20 + $number), 0).' lb'],
+                        ];
                     }
-                    $more[] = ['kind' => EntryKind::Reading, 'slot' => AllSheets::get()->columns['lash']->slot($place, $date === '' ? null : $date), 'data' => ['text' => self::inch($lash)]];
+                    $more[] = [
+                        'kind' => EntryKind::Reading,
+                        'slot' => AllSheets::get()->columns['lash']->slot($place, $date === '' ? null : $date),
+                        'data' => ['text' => self::inch($lash)],
+                    ];
                 }
             }
         }
@@ -247,9 +295,14 @@ final readonly class Scenario
     private static function moreOfEight(): array
     {
         $more = [];
-        foreach (['A1' => 178, 'A2' => 181, 'A3' => 176, 'A4' => 180, 'B1' => 172, 'B2' => 96, 'B3' => 158, 'B4' => 175] as $cylinder => $psi) {
+        foreach ([
+            'A1' => 178, 'A2' => 181, 'A3' => 176, 'A4' => 180, 'B1' => 172, 'B2' => 96, 'B3' => 158, 'B4' => 175,
+        ] as $cylinder => $psi) {
             $more[] = self::record(EntryKind::Reading, $cylinder, 'chamber', 'compression', null, ['text' => (string) $psi]);
-            $more[] = self::record(EntryKind::Reading, $cylinder, 'chamber', 'leak_down', 'cold', ['text' => ['B2' => '46', 'B3' => '17'][$cylinder] ?? (string) (6 + ord($cylinder[1]) % 4)]);
+            $more[] = self::record(
+                EntryKind::Reading, $cylinder, 'chamber', 'leak_down', 'cold',
+                ['text' => ['B2' => '46', 'B3' => '17'][$cylinder] ?? (string) (6 + ord($cylinder[1]) % 4)],
+            );
         }
         foreach (['B2' => 'exhaust', 'B3' => 'exhaust', 'A1' => 'nowhere', 'A2' => 'nowhere'] as $cylinder => $where) {
             $more[] = self::record(EntryKind::Answer, $cylinder, 'chamber', 'hiss', null, ['choice' => $where]);
@@ -264,32 +317,69 @@ final readonly class Scenario
             foreach (['I1' => 167.0, 'E1' => $cylinder[0] === 'B' ? 192.0 : 168.0] as $valve => $load) {
                 foreach ([1, 2] as $number) {
                     $slip = $cylinder === 'B1' && $valve === 'I1' && $number === 2 ? 9.0 : 0.0;
-                    $more[] = ['kind' => EntryKind::Reading, 'slot' => AllSheets::get()->columns['pull']->slot($cylinder.'-'.$valve, (string) $number), 'data' => ['text' => number_format($load - 12 + 2 * self::scatter($i, 30 + $number) + $slip, 0)]];
+                    $more[] = [
+                        'kind' => EntryKind::Reading,
+                        'slot' => AllSheets::get()->columns['pull']->slot($cylinder.'-'.$valve, (string) $number),
+                        'data' => ['text' => number_format($load - 12 + 2 * self::scatter($i, 30 + $number) + $slip, 0)],
+                    ];
                 }
             }
         }
-        $events = [['built', 'build', '-700', 0, 'Built for the season before last.'], ['season', 'run', '-420', 22, 'A whole season, nothing.'], ['winter', 'service', '-240', 31, 'New springs, retainers and locators; heads not touched otherwise.'], ['failed', 'failure', '-12', 40, 'Rough at six and a half, then number four dead.']];
+        $events = [
+            ['built', 'build', '-700', 0, 'Built for the season before last.'], ['season', 'run', '-420', 22, 'A whole season, nothing.'],
+            ['winter', 'service', '-240', 31, 'New springs, retainers and locators; heads not touched otherwise.'],
+            ['failed', 'failure', '-12', 40, 'Rough at six and a half, then number four dead.'],
+        ];
         foreach ($events as [$id, $what, $date, $runs, $words]) {
-            $more[] = self::record(EntryKind::Event, 'engine', 'timeline', 'event', $id, ['what' => $what, 'date' => $date, 'amount' => $runs, 'unit' => 'runs', 'words' => $words]);
+            $more[] = self::record(
+                EntryKind::Event, 'engine', 'timeline', 'event', $id,
+                ['what' => $what, 'date' => $date, 'amount' => $runs, 'unit' => 'runs', 'words' => $words],
+            );
         }
-        foreach (['block' => 'ccc', 'head' => 'ccc', 'cam' => 'ccc', 'followers' => 'ccc', 'pushrods' => 'ccc', 'springs' => 'cnc', 'retainers' => 'cnc', 'locks' => 'ccc', 'valves' => 'ccc', 'oil' => 'nnn', 'tune' => 'c?c'] as $component => $states) {
+        foreach ([
+            'block' => 'ccc', 'head' => 'ccc', 'cam' => 'ccc', 'followers' => 'ccc', 'pushrods' => 'ccc', 'springs' => 'cnc',
+            'retainers' => 'cnc', 'locks' => 'ccc', 'valves' => 'ccc', 'oil' => 'nnn', 'tune' => 'c?c',
+        ] as $component => $states) {
             foreach (['season', 'winter', 'failed'] as $at => $event) {
-                $more[] = self::record(EntryKind::Carry, 'engine', 'timeline', 'carry.'.$component, $event, ['state' => ['c' => 'carried', 'n' => 'new', '?' => 'unknown'][$states[$at]]]);
+                $more[] = self::record(
+                    EntryKind::Carry, 'engine', 'timeline', 'carry.'.$component, $event,
+                    ['state' => ['c' => 'carried', 'n' => 'new', '?' => 'unknown'][$states[$at]]],
+                );
             }
         }
         foreach (['B1-E1' => 2, 'B1-I1' => 2, 'B2-E1' => 2, 'B2-I1' => 2, 'B3-E1' => 1, 'B3-I1' => 2] as $station => $halves) {
             $more[] = self::record(EntryKind::Pieces, $station, 'locks', 'pieces', null, ['expected' => 2, 'found' => $halves]);
         }
-        $more[] = self::record(EntryKind::Custody, 'B2-E1', 'spring', 'custody', null, ['where' => 'sealed', 'note' => 'bag 1, dry, lightly oiled']);
+        $more[] = self::record(
+            EntryKind::Custody, 'B2-E1', 'spring', 'custody', null, ['where' => 'sealed', 'note' => 'bag 1, dry, lightly oiled'],
+        );
         foreach (['outside', 'gas_tests', 'oil_out', 'covers_off', 'mirror'] as $step) {
             $more[] = self::record(EntryKind::Step, 'engine', 'plan', 'step.'.$step, null, ['state' => 'done']);
         }
         $more[] = self::record(EntryKind::Step, 'engine', 'plan', 'confirm.oil_sample', null, ['state' => 'done']);
         $more[] = self::record(EntryKind::Promise, 'engine', 'schedule', 'promise', null, ['date' => '+5']);
-        $more[] = self::record(EntryKind::Task, 'engine', 'schedule', 'task', 'customer', ['label' => 'Owner says whether the heads may be cut', 'kind' => 'customer', 'taskState' => 'begun', 'begun' => '-3', 'leastDays' => 2, 'mostDays' => 5, 'due' => '-1']);
-        $more[] = self::record(EntryKind::Task, 'engine', 'schedule', 'task', 'lab', ['label' => 'Spring of 4E to the metallurgy laboratory', 'kind' => 'laboratory', 'taskState' => 'begun', 'begun' => '-2', 'leastDays' => 5, 'mostDays' => 8]);
-        $more[] = self::record(EntryKind::Task, 'engine', 'schedule', 'task', 'measure', ['label' => 'Measure the springs of bank A', 'kind' => 'work', 'leastDays' => 0.5, 'mostDays' => 1]);
-        $more[] = self::record(EntryKind::Task, 'engine', 'schedule', 'task', 'report', ['label' => 'Call and report', 'kind' => 'work', 'leastDays' => 1, 'mostDays' => 1, 'after' => ['lab', 'measure', 'customer']]);
+        $more[] = self::record(
+            EntryKind::Task, 'engine', 'schedule', 'task', 'customer',
+            [
+                'label' => 'Owner says whether the heads may be cut', 'kind' => 'customer', 'taskState' => 'begun', 'begun' => '-3',
+                'leastDays' => 2, 'mostDays' => 5, 'due' => '-1',
+            ],
+        );
+        $more[] = self::record(
+            EntryKind::Task, 'engine', 'schedule', 'task', 'lab',
+            [
+                'label' => 'Spring of 4E to the metallurgy laboratory', 'kind' => 'laboratory', 'taskState' => 'begun', 'begun' => '-2',
+                'leastDays' => 5, 'mostDays' => 8,
+            ],
+        );
+        $more[] = self::record(
+            EntryKind::Task, 'engine', 'schedule', 'task', 'measure',
+            ['label' => 'Measure the springs of bank A', 'kind' => 'work', 'leastDays' => 0.5, 'mostDays' => 1],
+        );
+        $more[] = self::record(
+            EntryKind::Task, 'engine', 'schedule', 'task', 'report',
+            ['label' => 'Call and report', 'kind' => 'work', 'leastDays' => 1, 'mostDays' => 1, 'after' => ['lab', 'measure', 'customer']],
+        );
 
         return $more;
     }
@@ -324,7 +414,12 @@ final readonly class Scenario
             }
         }
 
-        return array_values(array_filter($engine->parts(), static fn (Part $part): bool => $part->site() === Site::Station && !in_array($part->value, $found, true)));
+        return array_values(
+            array_filter(
+                $engine->parts(),
+                static fn (Part $part): bool => $part->site() === Site::Station && !in_array($part->value, $found, true),
+            ),
+        );
     }
 
     /** Scatter of a production part from −1 to 1: the same for a station and quantity at every load. */

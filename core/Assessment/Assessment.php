@@ -15,7 +15,9 @@ use MuteTapper\Core\Cause\Ranking;
 use MuteTapper\Core\Knowledge\Knowledge;
 use MuteTapper\Core\Sheet\Bench;
 
-/** Everything derived from a case: a function of the case file and the knowledge alone, worked out when asked for. Never stored as truth. */
+/**
+ * Everything derived from a case: a function of the case file and the knowledge alone, worked out when asked for. Never stored as truth.
+ */
 final class Assessment
 {
     /** @var array<string, Item>|null */

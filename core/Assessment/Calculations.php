@@ -29,10 +29,15 @@ final class Calculations
     public static function all(): array
     {
         $standing = [
-            new RateFromGeometry(), new ShearStress(), new SquarenessLimit(), HeadCalculations::usableLift(), PistonCalculations::afterGrowth(), new EngineSpeedFromRoadSpeed(),
+            new RateFromGeometry(), new ShearStress(), new SquarenessLimit(), HeadCalculations::usableLift(),
+            PistonCalculations::afterGrowth(), new EngineSpeedFromRoadSpeed(),
         ];
 
-        return array_values(AllSheets::get()->calculations() + array_combine(array_map(static fn (Calculation $one): string => $one->name(), $standing), $standing));
+        return array_values(
+            AllSheets::get()->calculations() + array_combine(
+                array_map(static fn (Calculation $one): string => $one->name(), $standing), $standing,
+            ),
+        );
     }
 
     public static function named(string $name): ?Calculation
@@ -83,7 +88,10 @@ final class Calculations
         }
 
         return new Given(
-            Uncertain::of(Quantity::of($node->get('number')->number(), $unit), [$node->pointer => Uncertain::fromHalfWidth($halfWidth * $unit->baseFactor())]),
+            Uncertain::of(
+                Quantity::of($node->get('number')->number(), $unit),
+                [$node->pointer => Uncertain::fromHalfWidth($halfWidth * $unit->baseFactor())],
+            ),
             $node->maybe('origin')?->word() ?? 'given',
         );
     }

@@ -77,7 +77,8 @@ final readonly class EntryRules
      */
     public function columnOf(Slot $slot, Engine $engine): Column
     {
-        $column = $this->sheets->columns[$slot->item] ?? throw BadDocument::at('/slot/item', sprintf('“%s” is not a reading of any sheet.', $slot->item));
+        $column = $this->sheets->columns[$slot->item]
+            ?? throw BadDocument::at('/slot/item', sprintf('“%s” is not a reading of any sheet.', $slot->item));
         $column->accept($slot, $engine, false);
 
         return $column;
@@ -102,8 +103,15 @@ final readonly class EntryRules
         $name = preg_replace('/\.(least|most)$/', '', substr($slot->item, strlen(Claim::MAKER)));
         $isLimit = $slot->item !== Claim::MAKER.$name;
         $value = $this->sheets->values[$name] ?? null;
-        if (!str_starts_with($slot->item, Claim::MAKER) || $value === null || ($isLimit ? !isset($this->sheets->judged[$name]) : $value->column === null)) {
-            throw BadDocument::at('/slot/item', sprintf('“%s” is neither a figure of the build as claimed nor one of the maker.', $slot->item));
+        if (
+            !str_starts_with($slot->item, Claim::MAKER)
+            || $value === null
+            || ($isLimit ? !isset($this->sheets->judged[$name]) : $value->column === null)
+        ) {
+            throw BadDocument::at(
+                '/slot/item',
+                sprintf('“%s” is neither a figure of the build as claimed nor one of the maker.', $slot->item),
+            );
         }
 
         return $value;
@@ -161,7 +169,10 @@ final readonly class EntryRules
             throw BadDocument::at('/slot/place', sprintf('the %s is not looked at in “%s”.', $part->label($engine), $entry->slot->place));
         }
         if ($sign->needsFill && !$entry->node()->has('fill')) {
-            throw BadDocument::at('/data/fill', sprintf('“%s” says nothing without the state of the element: filled or drained.', $sign->name));
+            throw BadDocument::at(
+                '/data/fill',
+                sprintf('“%s” says nothing without the state of the element: filled or drained.', $sign->name),
+            );
         }
     }
 
@@ -197,7 +208,13 @@ final readonly class EntryRules
     private static function checkDimension(Dimension $given, Dimension $wanted, string $label): void
     {
         if ($given !== $wanted) {
-            throw BadDocument::at('/data/value/unit', sprintf('the %s is a %s; a %s stands here.', $label, str_replace('_', ' ', $wanted->value), str_replace('_', ' ', $given->value)));
+            throw BadDocument::at(
+                '/data/value/unit',
+                sprintf(
+                    'the %s is a %s; a %s stands here.', $label, str_replace('_', ' ', $wanted->value),
+                    str_replace('_', ' ', $given->value),
+                ),
+            );
         }
     }
 

@@ -46,10 +46,13 @@ final readonly class Progress
                 }
             }
         }
-        $mirror = array_filter($case->log->standing(EntryKind::Answer), static fn ($entry): bool => $entry->slot->item === self::MIRROR) !== [];
+        $mirror = array_filter(
+            $case->log->standing(EntryKind::Answer), static fn ($entry): bool => $entry->slot->item === self::MIRROR,
+        ) !== [];
 
         return new self(
-            $case, $story, array_map(count(...), $parts), SheetProgress::all($case, $sheets), count($case->log->standing(EntryKind::Photograph)), $mirror, $called, $signed,
+            $case, $story, array_map(count(...), $parts), SheetProgress::all($case, $sheets),
+            count($case->log->standing(EntryKind::Photograph)), $mirror, $called, $signed,
         );
     }
 
@@ -102,12 +105,17 @@ final readonly class Progress
         $bench = $this->bench();
 
         return [
-            new StepProgress(Step::Story, $answered / $questions, $answered === $questions ? '' : sprintf('%d of %d answered', $answered, $questions)),
+            new StepProgress(
+                Step::Story, $answered / $questions, $answered === $questions ? '' : sprintf('%d of %d answered', $answered, $questions),
+            ),
             $this->before(),
             $this->teardown(),
             $bench,
             new StepProgress(Step::Clearances, $bench->done, ''),
-            new StepProgress(Step::Cause, $this->signed ? 1 : ($this->called ? 0.6 : 0.0), $this->signed ? 'signed' : ($this->called ? 'not signed' : 'no call yet')),
+            new StepProgress(
+                Step::Cause, $this->signed ? 1 : ($this->called ? 0.6 : 0.0),
+                $this->signed ? 'signed' : ($this->called ? 'not signed' : 'no call yet'),
+            ),
             new StepProgress(Step::Report, $this->signed ? 1 : 0, ''),
         ];
     }

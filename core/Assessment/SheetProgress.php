@@ -15,8 +15,14 @@ use MuteTapper\Core\Sheet\Sheets;
 final readonly class SheetProgress
 {
     /** @param list<string> $complete places that have all they need */
-    private function __construct(public Step $step, public string $what, public int $done, public int $wanted, public int $places, public array $complete)
-    {
+    private function __construct(
+        public Step $step,
+        public string $what,
+        public int $done,
+        public int $wanted,
+        public int $places,
+        public array $complete,
+    ) {
     }
 
     /** @return array<string, self> by code of the sheet; a sheet that is not always counted counts once it is begun */

@@ -26,7 +26,9 @@ final class CamSheet
     {
         $phase = LinearForm::of(
             'cam-phase-departure', 'Cam phase against the card', Dimension::CrankAngle, 'found − card',
-            Source::practice('more than 2 crank degrees off the card is a finding; positive is late where centres stand after top dead centre'),
+            Source::practice(
+                'more than 2 crank degrees off the card is a finding; positive is late where centres stand after top dead centre',
+            ),
         )->plus('found', 'centre line as found')->minus('card', 'centre line on the card');
 
         return new Sheet(
@@ -35,8 +37,12 @@ final class CamSheet
             step: Step::Before,
             what: 'cams',
             columns: [
-                Column::of('cam_phase_card', Part::Timing, -180, 720, Unit::Degree, 'cam phase on the card')->headed('on the card')->at(Axis::Cam)->by('degree_wheel')->usually(108, Unit::Degree),
-                Column::of('cam_phase_found', Part::Timing, -180, 720, Unit::Degree, 'cam phase found')->headed('found')->at(Axis::Cam)->by('degree_wheel')->usually(108, Unit::Degree),
+                Column::of(
+                    'cam_phase_card', Part::Timing, -180, 720, Unit::Degree, 'cam phase on the card',
+                )->headed('on the card')->at(Axis::Cam)->by('degree_wheel')->usually(108, Unit::Degree),
+                Column::of(
+                    'cam_phase_found', Part::Timing, -180, 720, Unit::Degree, 'cam phase found',
+                )->headed('found')->at(Axis::Cam)->by('degree_wheel')->usually(108, Unit::Degree),
             ],
             values: [
                 Value::named('cam_phase', 'cam phase against the card', Dimension::CrankAngle, Site::Engine, Axis::Cam)

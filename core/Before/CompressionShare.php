@@ -51,7 +51,10 @@ final class CompressionShare implements Calculation
     public function compute(Values $values): Uncertain
     {
         if ($values->one('highest')->base <= 0.0) {
-            throw Contradiction::because('No cylinder has any compression: a gauge that is not screwed home, an open throttle or a cam that does not turn would do that. Test again.');
+            throw Contradiction::because(
+                'No cylinder has any compression: a gauge that is not screwed home, an open throttle or a cam that does not turn would '.
+                'do that. Test again.',
+            );
         }
 
         return $values->one('compression')->dividedBy($values->one('highest'), Dimension::Percent)->scaled(100);

@@ -35,12 +35,17 @@ final class CylinderSheet
             step: Step::Before,
             what: 'cylinders',
             columns: [
-                Column::of('compression', Part::Chamber, 0, 400, Unit::PoundPerSquareInch)->by('compression_gauge')->usually(176, Unit::PoundPerSquareInch),
-                Column::of('leak_down', Part::Chamber, 0, 100, Unit::Percent, 'leak-down')->at(Axis::Warmth)->by('leak_tester')->usually(8, Unit::Percent),
+                Column::of('compression', Part::Chamber, 0, 400, Unit::PoundPerSquareInch)
+                    ->by('compression_gauge')->usually(176, Unit::PoundPerSquareInch),
+                Column::of('leak_down', Part::Chamber, 0, 100, Unit::Percent, 'leak-down')
+                    ->at(Axis::Warmth)->by('leak_tester')->usually(8, Unit::Percent),
             ],
             values: [
                 Value::named('highest_compression', 'highest compression', Dimension::GaugePressure, Site::Cylinder)->by(Way::derived(
-                    OfSet::greatest('highest-compression', 'Highest compression', 'compressions', 'compression of all cylinders', Dimension::GaugePressure, Source::own()),
+                    OfSet::greatest(
+                        'highest-compression', 'Highest compression', 'compressions', 'compression of all cylinders',
+                        Dimension::GaugePressure, Source::own(),
+                    ),
                     ['compressions' => From::peers('compression', Peers::ofAll(2))->called('compression of another cylinder')],
                 )),
                 Value::named('compression_share', 'compression against the highest', Dimension::Percent, Site::Cylinder)->by(Way::derived(

@@ -23,7 +23,8 @@ final class EngineTestSheet
             step: Step::Before,
             what: 'tests of the engine',
             columns: [
-                Column::of('oil_pressure', Part::Oil, 0, 200, Unit::PoundPerSquareInch)->at(Axis::Warmth)->by('pressure_gauge')->usually(60, Unit::PoundPerSquareInch),
+                Column::of('oil_pressure', Part::Oil, 0, 200, Unit::PoundPerSquareInch)
+                    ->at(Axis::Warmth)->by('pressure_gauge')->usually(60, Unit::PoundPerSquareInch),
                 Column::of('lash_temperature', Part::Valve, -40, 200, Unit::DegreeCelsius, 'head temperature at the lash reading')
                     ->headed('head temperature')->ofEach(Site::Engine)->by('thermometer')->usually(20, Unit::DegreeCelsius),
             ],

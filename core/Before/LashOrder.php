@@ -36,8 +36,15 @@ final readonly class LashOrder
         $count = count($order);
         $stops = [];
         foreach ($order as $i => $number) {
-            $stations = array_values(array_filter($engine->stations, static fn (Station $station): bool => $station->cylinder->number === $number));
-            usort($stations, static fn (Station $a, Station $b): int => [$a->kind === ValveKind::Exhaust, $a->ordinal] <=> [$b->kind === ValveKind::Exhaust, $b->ordinal]);
+            $stations = array_values(
+                array_filter($engine->stations, static fn (Station $station): bool => $station->cylinder->number === $number),
+            );
+            usort(
+                $stations,
+                static fn (Station $a, Station $b): int => [$a->kind === ValveKind::Exhaust, $a->ordinal] <=> [
+                    $b->kind === ValveKind::Exhaust, $b->ordinal,
+                ],
+            );
             // One crank turn away stands the cylinder whose valves rock at overlap: it shows which top dead centre this is. Where the
             // distances of firing are not equal, none may stand there.
             $overlap = $known && $count % 2 === 0 && $isEven !== false ? $byNumber[$order[($i + $count / 2) % $count]] : null;

@@ -42,7 +42,8 @@ final class PullSheet
             step: Step::Before,
             what: 'pulls',
             columns: [
-                Column::force('pull', Part::Valve, 0, 600, 'seat-load pull')->headed('pull')->at(Axis::Date, Axis::Number)->by('lever_tester')->usually(118, Unit::PoundForce),
+                Column::force('pull', Part::Valve, 0, 600, 'seat-load pull')
+                    ->headed('pull')->at(Axis::Date, Axis::Number)->by('lever_tester')->usually(118, Unit::PoundForce),
             ],
             values: self::values(),
             judged: [
@@ -54,41 +55,60 @@ final class PullSheet
             also: ['lash'],
             wants: ['lash' => 1, 'pull' => self::PULLS],
             isCountedAlways: true,
-            order: static fn (Engine $engine): array => array_map(static fn (Station $station): string => $station->code(), LashOrder::of($engine)->stations()),
+            order: static fn (Engine $engine): array => array_map(
+                static fn (Station $station): string => $station->code(), LashOrder::of($engine)->stations(),
+            ),
         );
     }
 
     /** @return list<Value> */
     private static function values(): array
     {
-        $middle = static fn (string $meaning): OfSet => OfSet::middle('middle-value', 'Middle value of a set', 'loads', $meaning, Dimension::Force);
+        $middle = static fn (string $meaning): OfSet => OfSet::middle(
+            'middle-value', 'Middle value of a set', 'loads', $meaning, Dimension::Force,
+        );
         $departure = new PercentDeparture(
-            'load-departure', 'Departure of a load', Dimension::Force, 'load', 'load as found', 'specified load, or middle value of the set, at the same height',
+            'load-departure', 'Departure of a load', Dimension::Force, 'load', 'load as found',
+            'specified load, or middle value of the set, at the same height',
             Source::practice('more than 10 per cent from specification or from the middle value is a weak or wrong spring'),
         );
-        $pull = static fn (string $name, string $title, Dimension $dimension): Value => Value::named($name, $title, $dimension, Site::Station, Axis::Date);
-        $change = static fn (string $name, string $title, Dimension $dimension, string $what, Source $source): LinearForm => LinearForm::of($name, $title, $dimension, 'now − before', $source)
+        $pull = static fn (string $name, string $title, Dimension $dimension): Value => Value::named(
+            $name, $title, $dimension, Site::Station, Axis::Date,
+        );
+        $change = static fn (string $name, string $title, Dimension $dimension, string $what, Source $source): LinearForm => LinearForm::of(
+            $name, $title, $dimension, 'now − before', $source,
+        )
             ->plus('now', $what.' now')->minus('before', $what.' at the earlier date');
 
         return [
-            $pull('pull_load', 'seat-load pull', Dimension::Force)->by(Way::derived($middle('pulls of one valve'), ['loads' => From::every('pull')])),
+            $pull('pull_load', 'seat-load pull', Dimension::Force)->by(
+                Way::derived($middle('pulls of one valve'), ['loads' => From::every('pull')]),
+            ),
             $pull('pull_middle', 'middle value of the pulls', Dimension::Force)->by(Way::derived(
-                $middle('loads of the set'), ['loads' => From::peers('pull_load', Peers::ofKindElseAll(self::LEAST_SET)->ofOnePopulation())],
+                $middle('loads of the set'),
+                ['loads' => From::peers('pull_load', Peers::ofKindElseAll(self::LEAST_SET)->ofOnePopulation())],
             )),
-            Value::named('pull_middle_of_all', 'middle value of all pulls', Dimension::Force, Site::Engine, Axis::Date)->by(Way::derived($middle('loads of the set'), ['loads' => From::peers('pull_load', Peers::ofAll(self::LEAST_SET))])),
+            Value::named('pull_middle_of_all', 'middle value of all pulls', Dimension::Force, Site::Engine, Axis::Date)->by(
+                Way::derived($middle('loads of the set'), ['loads' => From::peers('pull_load', Peers::ofAll(self::LEAST_SET))]),
+            ),
             $pull('pull_from_middle', 'pull against the middle value', Dimension::Percent)
                 ->by(Way::derived($departure, ['load' => From::value('pull_load'), 'reference' => From::value('pull_middle')])),
             // Against all valves together: where most springs of a kind age alike, their own middle value falls with them.
             $pull('pull_from_all', 'pull against all others', Dimension::Percent)
                 ->by(Way::derived($departure, ['load' => From::value('pull_load'), 'reference' => From::value('pull_middle_of_all')])),
             Value::named('lash_drift', 'change of lash', Dimension::Length)->by(Way::derived(
-                $change('lash-drift', 'Change of lash', Dimension::Length, 'lash', Source::practice('a valve that drifts is flagged before it breaks')),
+                $change(
+                    'lash-drift', 'Change of lash', Dimension::Length, 'lash',
+                    Source::practice('a valve that drifts is flagged before it breaks'),
+                ),
                 ['now' => From::newest('lash'), 'before' => From::oldest('lash')],
             )),
             Value::named('pull_drift', 'change of pull against the others', Dimension::Percent)->by(Way::derived(
                 $change(
                     'pull-drift', 'Change of a seat-load pull against the others', Dimension::Percent, 'departure from the middle value',
-                    Source::own('a lever tester repeats well but reads off: only the departure from the middle value can be followed over dates'),
+                    Source::own(
+                        'a lever tester repeats well but reads off: only the departure from the middle value can be followed over dates',
+                    ),
                 ),
                 ['now' => From::newest('pull_from_all'), 'before' => From::oldest('pull_from_all')],
             )),
@@ -159,7 +179,9 @@ final class PullSheet
         $change = $margin->value()->base ?? 0.0;
         $since = ($margin->trace->values->given['before'][0] ?? null)->origin ?? '';
         $meaning = match (true) {
-            $margin->quantity() === 'pull_drift' => $change < 0 ? 'It falls behind the others: this spring loses its load.' : 'It gains on the others: look whether they lose theirs.',
+            $margin->quantity() === 'pull_drift' => $change < 0
+                ? 'It falls behind the others: this spring loses its load.'
+                : 'It gains on the others: look whether they lose theirs.',
             $change > 0 => 'It grew: lobe, follower, tip, cup or pushrod wears.',
             default => 'It shrank: the seat recedes, or the valve stretches or cups.',
         };

@@ -26,8 +26,12 @@ final class BuildSheet
                 Column::length('stroke', Part::Piston, 1.0, 6.0)->usually(3.5),
                 Column::length('rod_length', Part::Piston, 2.5, 10.0)->usually(6.0),
                 Column::length('pin_offset', Part::Piston, -0.2, 0.2)->usually(0.02),
-                Column::of('intake_valve_angle', Part::Chamber, 0, 45, Unit::Degree, 'intake valves from the cylinder axis')->by('degree_wheel'),
-                Column::of('exhaust_valve_angle', Part::Chamber, 0, 45, Unit::Degree, 'exhaust valves from the cylinder axis')->by('degree_wheel'),
+                Column::of(
+                    'intake_valve_angle', Part::Chamber, 0, 45, Unit::Degree, 'intake valves from the cylinder axis',
+                )->by('degree_wheel'),
+                Column::of(
+                    'exhaust_valve_angle', Part::Chamber, 0, 45, Unit::Degree, 'exhaust valves from the cylinder axis',
+                )->by('degree_wheel'),
                 self::oil('oil_viscosity_40', 'oil viscosity at 40 °C', 5, 600, Unit::SquareMillimetrePerSecond),
                 self::oil('oil_viscosity_100', 'oil viscosity at 100 °C', 2, 60, Unit::SquareMillimetrePerSecond),
                 self::oil('oil_phosphorus', 'phosphorus in the oil', 0, 5000, Unit::PartPerMillion),

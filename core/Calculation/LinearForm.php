@@ -88,6 +88,8 @@ final readonly class LinearForm implements Calculation
 
     private function with(string $input, int $sign, string $meaning): self
     {
-        return new self($this->name, $this->title, $this->dimension, $this->formula, $this->source, $this->terms + [$input => [$sign, $meaning]]);
+        return new self(
+            $this->name, $this->title, $this->dimension, $this->formula, $this->source, $this->terms + [$input => [$sign, $meaning]],
+        );
     }
 }

@@ -25,26 +25,36 @@ final readonly class OfSet implements Calculation
 
     public static function middle(string $name, string $title, string $input, string $meaning, Dimension $dimension): self
     {
-        return new self($name, $title, $input, $meaning, $dimension, 'median of the set', Source::published('median; any text on statistics'), Uncertain::median(...));
+        return new self(
+            $name, $title, $input, $meaning, $dimension, 'median of the set', Source::published('median; any text on statistics'),
+            Uncertain::median(...),
+        );
     }
 
     public static function least(string $name, string $title, string $input, string $meaning, Dimension $dimension, Source $source): self
     {
-        return new self($name, $title, $input, $meaning, $dimension, 'least of the set', $source, static fn (array $values): Uncertain => self::sorted($values)[0]);
+        return new self(
+            $name, $title, $input, $meaning, $dimension, 'least of the set', $source,
+            static fn (array $values): Uncertain => self::sorted($values)[0],
+        );
     }
 
     public static function greatest(string $name, string $title, string $input, string $meaning, Dimension $dimension, Source $source): self
     {
-        return new self($name, $title, $input, $meaning, $dimension, 'greatest of the set', $source, static fn (array $values): Uncertain => self::sorted($values)[count($values) - 1]);
+        return new self(
+            $name, $title, $input, $meaning, $dimension, 'greatest of the set', $source,
+            static fn (array $values): Uncertain => self::sorted($values)[count($values) - 1],
+        );
     }
 
     public static function spread(string $name, string $title, string $input, string $meaning, Dimension $dimension, Source $source): self
     {
-        return new self($name, $title, $input, $meaning, $dimension, 'greatest − least', $source, static function (array $values): Uncertain {
-            $sorted = self::sorted($values);
+        return new self(
+            $name, $title, $input, $meaning, $dimension, 'greatest − least', $source, static function (array $values): Uncertain {
+                $sorted = self::sorted($values);
 
-            return $sorted[count($sorted) - 1]->minus($sorted[0]);
-        });
+                return $sorted[count($sorted) - 1]->minus($sorted[0]);
+            });
     }
 
     public function name(): string

@@ -33,7 +33,9 @@ final readonly class PercentDeparture implements Calculation
 
     public function inputs(): array
     {
-        return [Input::scalar($this->input, $this->meaning, $this->dimension), Input::scalar('reference', $this->reference, $this->dimension)];
+        return [
+            Input::scalar($this->input, $this->meaning, $this->dimension), Input::scalar('reference', $this->reference, $this->dimension),
+        ];
     }
 
     public function resultDimension(): Dimension

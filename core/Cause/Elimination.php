@@ -10,7 +10,10 @@ namespace MuteTapper\Core\Cause;
  */
 final class Elimination
 {
-    /** @var list<array{factors: list<int>, steps: list<int>, maps: list<list<int>>, size: int, bit: int, causes: array<int, true>, next: int|null}> */
+    /**
+     * @var list<array{factors: list<int>, steps: list<int>, maps: list<list<int>>, size: int, bit: int, causes: array<int, true>,
+     *     next: int|null}>
+     */
     private array $steps = [];
     /** @var list<int> factors without events */
     private array $constants = [];
@@ -142,7 +145,9 @@ final class Elimination
         $product = array_fill(0, $plan['size'], 1.0);
         $m = 0;
         foreach ($plan['factors'] as $factor) {
-            $values = $factor === $factorChanged && $transform !== null ? $transform($this->table($factor, $causes)) : $this->poweredTable($factor, $causes);
+            $values = $factor === $factorChanged && $transform !== null
+                ? $transform($this->table($factor, $causes))
+                : $this->poweredTable($factor, $causes);
             foreach ($plan['maps'][$m++] as $i => $j) {
                 $product[$i] *= $values[$j];
             }
@@ -185,11 +190,20 @@ final class Elimination
         while ($left !== []) {
             $event = $this->cheapest(array_keys($left), array_intersect_key($scopes, $waiting));
             unset($left[$event]);
-            $used = array_keys(array_filter($waiting, static fn (bool $yes, string $key): bool => in_array($event, $scopes[$key], true), \ARRAY_FILTER_USE_BOTH));
-            $union = array_values(array_unique(array_merge([$event], ...array_map(static fn (string $key): array => $scopes[$key], $used))));
+            $used = array_keys(
+                array_filter(
+                    $waiting, static fn (bool $yes, string $key): bool => in_array($event, $scopes[$key], true), \ARRAY_FILTER_USE_BOTH,
+                ),
+            );
+            $union = array_values(
+                array_unique(array_merge([$event], ...array_map(static fn (string $key): array => $scopes[$key], $used))),
+            );
             sort($union);
             $this->width = max($this->width, count($union));
-            $step = ['factors' => [], 'steps' => [], 'maps' => [], 'size' => 1 << count($union), 'bit' => (int) array_search($event, $union, true), 'causes' => [], 'next' => null];
+            $step = [
+                'factors' => [], 'steps' => [], 'maps' => [], 'size' => 1 << count($union),
+                'bit' => (int) array_search($event, $union, true), 'causes' => [], 'next' => null,
+            ];
             $s = count($this->steps);
             usort($used, static fn (string $a, string $b): int => [$a[0], (int) substr($a, 1)] <=> [$b[0], (int) substr($b, 1)]);
             foreach ($used as $key) {

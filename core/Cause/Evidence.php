@@ -29,8 +29,14 @@ final readonly class Evidence
      * @param array<string, array<string, array{float, string, ?Severity}>> $answers confidence, entry and severity, by sign and place
      * @param array<string, list<Look>> $looks by part
      */
-    private function __construct(private CaseFile $case, private Bench $bench, private Knowledge $knowledge, private array $findings, private array $answers, private array $looks)
-    {
+    private function __construct(
+        private CaseFile $case,
+        private Bench $bench,
+        private Knowledge $knowledge,
+        private array $findings,
+        private array $answers,
+        private array $looks,
+    ) {
     }
 
     /** @return array<string, Item> by sign */
@@ -54,7 +60,9 @@ final readonly class Evidence
             if ($item !== null) {
                 $items[$sign->code] = $item;
             } elseif ($sign->gross) {
-                $unanswered[$sign->code] = Item::of($sign->code, ItemKind::Unanswered, [Place::ENGINE => self::UNANSWERED], 1, $sign->leak, []);
+                $unanswered[$sign->code] = Item::of(
+                    $sign->code, ItemKind::Unanswered, [Place::ENGINE => self::UNANSWERED], 1, $sign->leak, [],
+                );
             }
         }
 
@@ -65,7 +73,8 @@ final readonly class Evidence
     {
         if ($sign->isFromBench()) {
             // Bench and engine are never mixed: what was measured on the bench goes before.
-            return $this->measured($sign, BenchEvidence::of($sign->bench, $this->bench)) ?? $this->measured($sign, BenchEvidence::of($sign->measured, $this->bench));
+            return $this->measured($sign, BenchEvidence::of($sign->bench, $this->bench))
+                ?? $this->measured($sign, BenchEvidence::of($sign->measured, $this->bench));
         }
         $sites = $entries = [];
         $severity = null;
@@ -104,7 +113,10 @@ final readonly class Evidence
             return null;
         }
 
-        return Item::of($sign->code, ItemKind::Finding, $sites, count($this->case->engine->sites($sign->site)), $sign->leak, $entries, $severity, $sign->seenBy === SeenBy::Report);
+        return Item::of(
+            $sign->code, ItemKind::Finding, $sites, count($this->case->engine->sites($sign->site)), $sign->leak, $entries, $severity,
+            $sign->seenBy === SeenBy::Report,
+        );
     }
 
     private function measured(Sign $sign, BenchEvidence $found): ?Item
@@ -112,7 +124,10 @@ final readonly class Evidence
         if ($found->sites === []) {
             return null;
         }
-        $item = Item::of($sign->code, ItemKind::Bench, $found->sites, count($this->case->engine->sites($sign->site)), $sign->leak, [], isRelative: $found->isRelative);
+        $item = Item::of(
+            $sign->code, ItemKind::Bench, $found->sites, count($this->case->engine->sites($sign->site)), $sign->leak, [],
+            isRelative: $found->isRelative,
+        );
 
         // Comparison within a set accuses stations, and never acquits the set: all of it can be bad alike.
         return $found->isRelative && !$item->isPresent ? null : $item;

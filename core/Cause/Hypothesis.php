@@ -8,7 +8,12 @@ namespace MuteTapper\Core\Cause;
 final readonly class Hypothesis
 {
     /** @param list<string> $causes empty for "none" and for "something not listed" */
-    public function __construct(public array $causes, public bool $isOther, public int $atWork, public float $likelihood, public float $mass)
-    {
+    public function __construct(
+        public array $causes,
+        public bool $isOther,
+        public int $atWork,
+        public float $likelihood,
+        public float $mass,
+    ) {
     }
 }

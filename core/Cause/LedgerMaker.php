@@ -50,7 +50,8 @@ final class LedgerMaker
         $lines = array_fill_keys(array_keys($this->model->items), 0.0);
         foreach (self::QUADRATURE as $node => [$t, $weight]) {
             foreach ($this->model->factorOfSign as $sign => $factor) {
-                $lines[$sign] += $weight * 10 / M_LN10 * ($this->slope($this->paths[$node], $factor, $t, $causes) - $this->baselines[$node][$sign]);
+                $slope = $this->slope($this->paths[$node], $factor, $t, $causes);
+                $lines[$sign] += $weight * 10 / M_LN10 * ($slope - $this->baselines[$node][$sign]);
             }
         }
 
@@ -60,6 +61,9 @@ final class LedgerMaker
     /** E_t[log f] for one sign: the likelihood with f^t replaced by f^t·log f, over the likelihood. */
     private function slope(Elimination $path, int $factor, float $t, int $causes): float
     {
-        return $path->likelihoodWith($causes, $factor, 'slope', static fn (array $table): array => array_map(static fn (float $f): float => $f ** $t * log($f), $table)) / $path->likelihood($causes);
+        return $path->likelihoodWith(
+            $causes, $factor, 'slope',
+            static fn (array $table): array => array_map(static fn (float $f): float => $f ** $t * log($f), $table),
+        ) / $path->likelihood($causes);
     }
 }

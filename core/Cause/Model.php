@@ -86,7 +86,12 @@ final class Model
         $scope = $this->scopeOf($event);
         $bit = 1 << (int) array_search($number, $scope, true);
 
-        return $this->elimination->likelihoodWith($causes, $factor, 'on', static fn (array $table): array => array_map(static fn (int $i, float $p): float => ($i & $bit) === 0 ? 0.0 : $p, array_keys($table), $table)) / $this->elimination->likelihood($causes);
+        return $this->elimination->likelihoodWith(
+            $causes, $factor, 'on',
+            static fn (array $table): array => array_map(
+                static fn (int $i, float $p): float => ($i & $bit) === 0 ? 0.0 : $p, array_keys($table), $table,
+            ),
+        ) / $this->elimination->likelihood($causes);
     }
 
     /** P(a present sign was brought about by something of the network, rather than being there by itself | evidence, causes at work). */
@@ -95,7 +100,9 @@ final class Model
         $ratio = $this->items[$sign]->ratio;
         // f = (1 − W) + W·ρ: what is left of it without the first part.
         $byParents = static fn (float $f): float => $ratio * ($f - 1) / ($ratio - 1);
-        $part = $this->elimination->likelihoodWith($causes, $this->factorOfSign[$sign], 'brought about', static fn (array $table): array => array_map($byParents, $table));
+        $part = $this->elimination->likelihoodWith(
+            $causes, $this->factorOfSign[$sign], 'brought about', static fn (array $table): array => array_map($byParents, $table),
+        );
 
         return $part / $this->elimination->likelihood($causes);
     }
@@ -161,24 +168,26 @@ final class Model
         $scope = $this->scopeOf($code);
         $own = 1 << (int) array_search($number, $scope, true);
 
-        return new Factor($scope, array_fill_keys(array_map(AtWork::one(...), array_keys($fromCauses)), true), static function (int $causes) use ($scope, $own, $leak, $fromEvents, $fromCauses): array {
-            $off = 1 - $leak;
-            foreach (AtWork::numbers($causes) as $cause) {
-                $off *= 1 - ($fromCauses[$cause] ?? 0.0);
-            }
-            $table = [];
-            for ($i = 0, $n = 1 << count($scope); $i < $n; ++$i) {
-                $p = $off;
-                foreach ($scope as $position => $event) {
-                    if (isset($fromEvents[$event]) && (($i >> $position) & 1) === 1) {
-                        $p *= 1 - $fromEvents[$event];
-                    }
+        return new Factor(
+            $scope, array_fill_keys(array_map(AtWork::one(...), array_keys($fromCauses)), true),
+            static function (int $causes) use ($scope, $own, $leak, $fromEvents, $fromCauses): array {
+                $off = 1 - $leak;
+                foreach (AtWork::numbers($causes) as $cause) {
+                    $off *= 1 - ($fromCauses[$cause] ?? 0.0);
                 }
-                $table[] = ($i & $own) === 0 ? $p : 1 - $p;
-            }
+                $table = [];
+                for ($i = 0, $n = 1 << count($scope); $i < $n; ++$i) {
+                    $p = $off;
+                    foreach ($scope as $position => $event) {
+                        if (isset($fromEvents[$event]) && (($i >> $position) & 1) === 1) {
+                            $p *= 1 - $fromEvents[$event];
+                        }
+                    }
+                    $table[] = ($i & $own) === 0 ? $p : 1 - $p;
+                }
 
-            return $table;
-        }, null);
+                return $table;
+            }, null);
     }
 
     /**
@@ -194,23 +203,25 @@ final class Model
         $ratio = $item->ratio;
         $present = $item->isPresent;
 
-        return new Factor($scope, array_fill_keys(array_map(AtWork::one(...), array_keys($fromCauses)), true), static function (int $causes) use ($scope, $ratio, $present, $fromEvents, $fromCauses): array {
-            $shrink = static fn (float $w): float => $present ? 1 - $w : 1 - $w * (1 - $ratio);
-            $base = 1.0;
-            foreach (AtWork::numbers($causes) as $cause) {
-                $base *= $shrink($fromCauses[$cause] ?? 0.0);
-            }
-            $table = [];
-            for ($i = 0, $n = 1 << count($scope); $i < $n; ++$i) {
-                $product = $base;
-                foreach ($scope as $position => $event) {
-                    $product *= (($i >> $position) & 1) === 1 ? $shrink($fromEvents[$event]) : 1.0;
+        return new Factor(
+            $scope, array_fill_keys(array_map(AtWork::one(...), array_keys($fromCauses)), true),
+            static function (int $causes) use ($scope, $ratio, $present, $fromEvents, $fromCauses): array {
+                $shrink = static fn (float $w): float => $present ? 1 - $w : 1 - $w * (1 - $ratio);
+                $base = 1.0;
+                foreach (AtWork::numbers($causes) as $cause) {
+                    $base *= $shrink($fromCauses[$cause] ?? 0.0);
                 }
-                $table[] = $present ? $product + (1 - $product) * $ratio : $product;
-            }
+                $table = [];
+                for ($i = 0, $n = 1 << count($scope); $i < $n; ++$i) {
+                    $product = $base;
+                    foreach ($scope as $position => $event) {
+                        $product *= (($i >> $position) & 1) === 1 ? $shrink($fromEvents[$event]) : 1.0;
+                    }
+                    $table[] = $present ? $product + (1 - $product) * $ratio : $product;
+                }
 
-            return $table;
-        }, $sign);
+                return $table;
+            }, $sign);
     }
 
     /**

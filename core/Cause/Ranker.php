@@ -49,7 +49,12 @@ final class Ranker
             $gain = 10 * log10($this->likelihood($this->model->atWork($code)) / $none);
             $causes[] = new RankedCause($this->model->network->causes[$code], $byCause[$code] ?? 0.0, $gain, 'engine');
         }
-        usort($causes, static fn (RankedCause $a, RankedCause $b): int => [$b->probability, $b->gain, $a->cause->code] <=> [$a->probability, $a->gain, $b->cause->code]);
+        usort(
+            $causes,
+            static fn (RankedCause $a, RankedCause $b): int => [$b->probability, $b->gain, $a->cause->code] <=> [
+                $a->probability, $a->gain, $b->cause->code,
+            ],
+        );
         [$standing, $leading] = $this->judge($causes, $explanations, $unexplained, $none);
 
         $mechanisms = $this->mechanisms($explanations, $unexplained);
@@ -100,7 +105,9 @@ final class Ranker
         }
 
         return array_map(
-            fn (array $one): Hypothesis => new Hypothesis($one[0], $one[1], $one[2], $this->likelihood($one[2]), $one[3] * $this->likelihood($one[2]) / $total),
+            fn (array $one): Hypothesis => new Hypothesis(
+                $one[0], $one[1], $one[2], $this->likelihood($one[2]), $one[3] * $this->likelihood($one[2]) / $total,
+            ),
             $weighed,
         );
     }
@@ -110,7 +117,8 @@ final class Ranker
      *
      * @param list<Hypothesis> $hypotheses
      *
-     * @return array{list<array{causes: list<string>, probability: float}>, float, array<string, float>} explanations, unexplained, probability by cause
+     * @return array{list<array{causes: list<string>, probability: float}>, float, array<string, float>} explanations, unexplained,
+     *                                                                                                   probability by cause
      */
     private function reduce(array $hypotheses): array
     {
@@ -122,7 +130,9 @@ final class Ranker
             while ($kept !== []) {
                 $worth = [];
                 foreach ($kept as $cause) {
-                    $worth[$cause] = $this->likelihood($this->model->atWork(...$kept)) / $this->likelihood($this->model->atWork(...array_diff($kept, [$cause])));
+                    $worth[$cause] = $this->likelihood($this->model->atWork(...$kept)) / $this->likelihood(
+                        $this->model->atWork(...array_diff($kept, [$cause])),
+                    );
                 }
                 asort($worth);
                 $least = (string) array_key_first($worth);
@@ -169,7 +179,12 @@ final class Ranker
         $gain = 10 * log10($this->likelihood($this->model->atWork(...$best)) / $none);
         $inside = min(array_map(static fn (string $code): float => $probability[$code], $best));
         $outside = max([0.0, ...array_values(array_diff_key($probability, array_flip($best)))]);
-        if ($gain >= self::LEADER_GAIN && $inside >= self::LEADER_PROBABILITY && $inside >= self::TIMES_THE_RIVAL * $outside && $unexplained < self::LEADER_UNEXPLAINED) {
+        if (
+            $gain >= self::LEADER_GAIN
+            && $inside >= self::LEADER_PROBABILITY
+            && $inside >= self::TIMES_THE_RIVAL * $outside
+            && $unexplained < self::LEADER_UNEXPLAINED
+        ) {
             return [Standing::Leader, $best];
         }
         $top = array_slice($causes, 0, 3);
@@ -245,7 +260,9 @@ final class Ranker
         $atWork = $this->model->atWork(...($standing === Standing::Leader ? $leading : [$leading[0]]));
         $present = array_filter($this->model->items, static fn (Item $item): bool => $item->isPresent && $item->ratio > 1);
 
-        return array_keys(array_filter($present, fn (Item $item): bool => $this->model->broughtAbout($item->sign, $atWork) < self::BROUGHT_ABOUT));
+        return array_keys(
+            array_filter($present, fn (Item $item): bool => $this->model->broughtAbout($item->sign, $atWork) < self::BROUGHT_ABOUT),
+        );
     }
 
     /**
@@ -286,7 +303,12 @@ final class Ranker
                 continue;
             }
             foreach ($item->sites as $site => $confidence) {
-                $isThere = array_filter($places, static fn (string $place): bool => $site === Place::ENGINE || $place === $site || str_starts_with($place, $site.'-') || str_starts_with($site, $place.'-'));
+                $isThere = array_filter(
+                    $places,
+                    static fn (string $place): bool => $site === Place::ENGINE || $place === $site || str_starts_with(
+                        $place, $site.'-',
+                    ) || str_starts_with($site, $place.'-'),
+                );
                 if ($isThere !== [] && Item::ratioAt($confidence, $item->leak) < self::DENIED_BELOW) {
                     return true;
                 }

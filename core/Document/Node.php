@@ -47,7 +47,10 @@ final readonly class Node
             throw $this->wrong('a text');
         }
         if (mb_strlen($this->value) > $most) {
-            throw BadDocument::at($this->pointer, sprintf('the text has %d characters; at most %d are accepted.', mb_strlen($this->value), $most));
+            throw BadDocument::at(
+                $this->pointer,
+                sprintf('the text has %d characters; at most %d are accepted.', mb_strlen($this->value), $most),
+            );
         }
 
         return $this->value;
@@ -102,7 +105,9 @@ final readonly class Node
     {
         $value = is_string($this->value) || is_int($this->value) ? $enum::tryFrom($this->value) : null;
         if ($value === null) {
-            throw $this->wrong('one of '.implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases())));
+            throw $this->wrong(
+                'one of '.implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases())),
+            );
         }
 
         return $value;
@@ -169,7 +174,10 @@ final readonly class Node
         $shown = match (true) {
             $this->value === null => 'nothing',
             is_array($this->value) => array_is_list($this->value) ? 'a list' : 'an object',
-            default => mb_strimwidth((string) json_encode($this->value, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PARTIAL_OUTPUT_ON_ERROR), 0, 60, '…'),
+            default => mb_strimwidth(
+                (string) json_encode($this->value, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PARTIAL_OUTPUT_ON_ERROR), 0,
+                60, '…',
+            ),
         };
 
         return BadDocument::at($this->pointer, sprintf('%s stands here; accepted is %s.', $shown, $accepted));

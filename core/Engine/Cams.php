@@ -16,7 +16,9 @@ final class Cams
         $cams = [];
         $twoBanks = count($engine->numbering) > 1;
         foreach (array_keys($engine->numbering) as $bank) {
-            foreach ($engine->intakeValves + $engine->exhaustValves > 2 ? ['I' => 'intake cam', 'E' => 'exhaust cam'] : ['cam' => 'cam'] as $code => $label) {
+            foreach ($engine->intakeValves + $engine->exhaustValves > 2 ? [
+                'I' => 'intake cam', 'E' => 'exhaust cam',
+            ] : ['cam' => 'cam'] as $code => $label) {
                 $cams[$bank.'-'.$code] = $twoBanks ? $label.', bank '.$bank : $label;
             }
         }

@@ -61,7 +61,10 @@ final readonly class Engine
         $count = $node->get('cylinders')->whole(1, self::MOST_CYLINDERS);
         $banks = $layout === Layout::Inline ? ['A'] : ['A', 'B'];
         if ($count % count($banks) !== 0) {
-            throw BadDocument::at($node->pointer.'/cylinders', sprintf('%d cylinders do not divide into two banks; an even number is accepted.', $count));
+            throw BadDocument::at(
+                $node->pointer.'/cylinders',
+                sprintf('%d cylinders do not divide into two banks; an even number is accepted.', $count),
+            );
         }
         $pushrod = $drive === DriveKind::Pushrod;
         $intake = $node->maybe('intake_valves')?->whole(1, 3) ?? ($pushrod ? 1 : 2);
@@ -237,7 +240,10 @@ final readonly class Engine
 
         return match ($site) {
             Site::Station => $this->station($place)?->code(),
-            Site::Cylinder => preg_match('/^([A-B])(\d+)$/', $cylinder, $match) === 1 && isset($this->numbering[$match[1]][(int) $match[2] - 1]) ? $cylinder : null,
+            Site::Cylinder => preg_match('/^([A-B])(\d+)$/', $cylinder, $match) === 1
+                && isset($this->numbering[$match[1]][(int) $match[2] - 1])
+                ? $cylinder
+                : null,
             Site::Bank => isset($this->numbering[$place[0] ?? '']) && !str_starts_with($place, 'kind') ? $place[0] : null,
             Site::Engine => Place::ENGINE,
         };
@@ -266,7 +272,10 @@ final readonly class Engine
         foreach ($banks as $bank) {
             $numbers = array_map(static fn (Node $n): int => $n->whole(1, 99), $given->get($bank)->items());
             if (count($numbers) !== $each) {
-                throw BadDocument::at($given->pointer.'/'.$bank, sprintf('bank %s has %d cylinders; %d numbers are given.', $bank, $each, count($numbers)));
+                throw BadDocument::at(
+                    $given->pointer.'/'.$bank,
+                    sprintf('bank %s has %d cylinders; %d numbers are given.', $bank, $each, count($numbers)),
+                );
             }
             $numbering[$bank] = $numbers;
             $seen = [...$seen, ...$numbers];
@@ -290,7 +299,13 @@ final readonly class Engine
             $default = substr(str_repeat('EIIE', 8), 0, 2 * $each);
             $order = strtoupper(str_replace(' ', '', $node->maybe('valve_order')?->maybe($bank)?->word() ?? $default));
             if (preg_match('/^(EI|IE){'.$each.'}$/', $order) !== 1) {
-                throw BadDocument::at($node->pointer.'/valve_order/'.$bank, sprintf('“%s” is not a valve order; accepted is one I and one E per cylinder, %d cylinders, front first, such as %s.', $order, $each, $default));
+                throw BadDocument::at(
+                    $node->pointer.'/valve_order/'.$bank,
+                    sprintf(
+                        '“%s” is not a valve order; accepted is one I and one E per cylinder, %d cylinders, front first, such as %s.',
+                        $order, $each, $default,
+                    ),
+                );
             }
             $orders[$bank] = $order;
         }
@@ -310,7 +325,10 @@ final readonly class Engine
         sort($sorted);
         sort($numbers);
         if ($order !== [] && $sorted !== $numbers) {
-            throw BadDocument::at($node->pointer.'/firing_order', sprintf('%s does not name each cylinder once; the cylinders are %s.', implode('-', $order), implode(', ', $numbers)));
+            throw BadDocument::at(
+                $node->pointer.'/firing_order',
+                sprintf('%s does not name each cylinder once; the cylinders are %s.', implode('-', $order), implode(', ', $numbers)),
+            );
         }
 
         return $order;
@@ -328,7 +346,10 @@ final readonly class Engine
         $ordered = $angles;
         sort($ordered);
         if ($angles !== [] && (count($angles) !== $wanted || $ordered !== $angles || $angles[0] < 0 || $angles[$wanted - 1] >= 720)) {
-            throw BadDocument::at($node->pointer.'/firing_angles', sprintf('accepted are %d angles of the crank from 0 to 720 degrees, rising, in the order of firing.', $wanted));
+            throw BadDocument::at(
+                $node->pointer.'/firing_angles',
+                sprintf('accepted are %d angles of the crank from 0 to 720 degrees, rising, in the order of firing.', $wanted),
+            );
         }
 
         return $angles;
@@ -338,7 +359,10 @@ final readonly class Engine
     {
         $number = $node->maybe($key)?->number();
         if ($number !== null && ($number < $least || $number > $most)) {
-            throw BadDocument::at($node->pointer.'/'.$key, sprintf('%s is not plausible; accepted is %s to %s.', (string) $number, (string) $least, (string) $most));
+            throw BadDocument::at(
+                $node->pointer.'/'.$key,
+                sprintf('%s is not plausible; accepted is %s to %s.', (string) $number, (string) $least, (string) $most),
+            );
         }
 
         return $number;

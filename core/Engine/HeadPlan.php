@@ -19,7 +19,8 @@ final readonly class HeadPlan
     /**
      * @param list<array{bank: string, left: float, top: float, right: float, bottom: float}> $castings
      * @param list<array{cylinder: string, number: int, x: float, y: float, radius: float, box: array{x: float, y: float}}> $bores
-     * @param list<array{station: string, label: string, kind: string, name: string, x: float, y: float, radius: float, ports: list<array{x1: float, y1: float, x2: float, y2: float}>, letter: array{x: float, y: float}|null}> $cells
+     * @param list<array{station: string, label: string, kind: string, name: string, x: float, y: float, radius: float,
+     *     ports: list<array{x1: float, y1: float, x2: float, y2: float}>, letter: array{x: float, y: float}|null}> $cells
      * @param list<array{text: string, x: float, y: float}> $columns kind letters above the columns
      */
     private function __construct(
@@ -54,10 +55,16 @@ final readonly class HeadPlan
             $outboard = $b === 0 ? -1 : 1;
             $top = $first + (count($banks) === 2 && $engine->forwardBank !== $bank ? self::ROD_OFFSET : 0.0);
             $edge = $radius + self::CASTING_MARGIN;
-            $castings[] = ['bank' => $bank, 'left' => $x - $edge, 'top' => $top - $edge, 'right' => $x + $edge, 'bottom' => $top + $pitch * ($each - 1) + $edge];
+            $castings[] = [
+                'bank' => $bank, 'left' => $x - $edge, 'top' => $top - $edge, 'right' => $x + $edge,
+                'bottom' => $top + $pitch * ($each - 1) + $edge,
+            ];
             foreach ($engine->numbering[$bank] as $i => $number) {
                 $y = $top + $pitch * $i;
-                $bores[] = ['cylinder' => $bank.($i + 1), 'number' => $number, 'x' => $x, 'y' => $y, 'radius' => $radius, 'box' => ['x' => $x + $outboard * $edge, 'y' => $y]];
+                $bores[] = [
+                    'cylinder' => $bank.($i + 1), 'number' => $number, 'x' => $x, 'y' => $y, 'radius' => $radius,
+                    'box' => ['x' => $x + $outboard * $edge, 'y' => $y],
+                ];
             }
             if (!$alternating && !$single) {
                 foreach (['E' => 'exhaust', 'I' => 'intake'] as $letter => $kind) {
@@ -84,21 +91,29 @@ final readonly class HeadPlan
                 'kind' => $station->kind->value,
                 'name' => $station->kind->value.($spec === [$spec[0]] ? '' : (string) $station->ordinal),
                 'x' => $cx, 'y' => $cy, 'radius' => $r,
-                'ports' => self::ports($cx, $cy, $r, $bore['x'] + ($exhaust ? $outboard : -$outboard) * ($radius + self::CASTING_MARGIN), $exhaust),
+                'ports' => self::ports(
+                    $cx, $cy, $r, $bore['x'] + ($exhaust ? $outboard : -$outboard) * ($radius + self::CASTING_MARGIN), $exhaust,
+                ),
                 'letter' => $alternating ? ['x' => $bore['x'] + ($exhaust ? $outboard : -$outboard) * $radius * 0.64, 'y' => $cy] : null,
             ];
         }
 
-        return new self(self::WIDTH, max(self::HEIGHT, $bottom), count($banks) === 2 ? self::WIDTH / 2 : null, $castings, $bores, $cells, $columns);
+        return new self(
+            self::WIDTH, max(self::HEIGHT, $bottom), count($banks) === 2 ? self::WIDTH / 2 : null, $castings, $bores, $cells, $columns,
+        );
     }
 
     /**
-     * @return array{radius: float, pitch: float, intake: non-empty-list<array{float, float}>, exhaust: non-empty-list<array{float, float}>, intakeRadius: float, exhaustRadius: float}
+     * @return array{radius: float, pitch: float, intake: non-empty-list<array{float, float}>, exhaust: non-empty-list<array{float, float}>,
+     *     intakeRadius: float, exhaustRadius: float}
      */
     private static function head(Engine $engine, bool $alternating): array
     {
         if ($alternating) {
-            return ['radius' => 46.0, 'pitch' => 98.0, 'intake' => [[3.0, 20.0]], 'exhaust' => [[3.0, 21.0]], 'intakeRadius' => 20.0, 'exhaustRadius' => 17.0];
+            return [
+                'radius' => 46.0, 'pitch' => 98.0, 'intake' => [[3.0, 20.0]], 'exhaust' => [[3.0, 21.0]], 'intakeRadius' => 20.0,
+                'exhaustRadius' => 17.0,
+            ];
         }
         if ($engine->intakeValves === 3) {
             return [

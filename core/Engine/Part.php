@@ -71,7 +71,8 @@ enum Part: string
                 DriveKind::Finger => 'pivot',
             },
             self::Rocker => $engine->drive === DriveKind::Finger ? 'finger' : 'rocker',
-            self::Timing => 'timing drive', self::Oil => 'oil and filter', self::Tract => 'intake and exhaust tract', self::Running => 'running symptoms',
+            self::Timing => 'timing drive', self::Oil => 'oil and filter', self::Tract => 'intake and exhaust tract',
+            self::Running => 'running symptoms',
             default => str_replace('_', ' ', $this->value),
         };
     }

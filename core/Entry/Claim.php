@@ -18,8 +18,13 @@ final readonly class Claim
     /** Item of a part that is claimed in words. */
     public const WORDS = 'claimed.words';
 
-    private function __construct(public string $entryId, public ?Typed $typed, public ?Typed $at, public Standing $standing, public bool $isMakers)
-    {
+    private function __construct(
+        public string $entryId,
+        public ?Typed $typed,
+        public ?Typed $at,
+        public Standing $standing,
+        public bool $isMakers,
+    ) {
     }
 
     /** @throws BadDocument */
@@ -45,7 +50,9 @@ final readonly class Claim
             return null;
         }
 
-        return Uncertain::of($this->typed->quantity(), ['claim '.$this->entryId => Uncertain::fromHalfWidth($this->typed->halfLastDigit())]);
+        return Uncertain::of(
+            $this->typed->quantity(), ['claim '.$this->entryId => Uncertain::fromHalfWidth($this->typed->halfLastDigit())],
+        );
     }
 
     public function height(): ?Uncertain

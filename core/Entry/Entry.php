@@ -31,7 +31,10 @@ final readonly class Entry
         try {
             $time = new \DateTimeImmutable($at->word(40));
         } catch (\Exception) {
-            throw BadDocument::at($at->pointer, sprintf('“%s” is not a time; accepted is ISO 8601, such as 2026-11-25T14:32:05Z.', $at->text()));
+            throw BadDocument::at(
+                $at->pointer,
+                sprintf('“%s” is not a time; accepted is ISO 8601, such as 2026-11-25T14:32:05Z.', $at->text()),
+            );
         }
 
         return new self(

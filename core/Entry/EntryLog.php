@@ -37,7 +37,13 @@ final class EntryLog
                 throw BadDocument::at('/entries/'.$i.'/id', sprintf('the entry %s occurs twice.', $entry->id));
             }
             if ($entry->supersedes !== ($heads[$key]->id ?? null)) {
-                throw BadDocument::at('/entries/'.$i.'/supersedes', sprintf('the slot %s is headed by %s at this point; the entry says %s.', $key, $heads[$key]->id ?? 'nothing', $entry->supersedes ?? 'nothing'));
+                throw BadDocument::at(
+                    '/entries/'.$i.'/supersedes',
+                    sprintf(
+                        'the slot %s is headed by %s at this point; the entry says %s.', $key, $heads[$key]->id ?? 'nothing',
+                        $entry->supersedes ?? 'nothing',
+                    ),
+                );
             }
             $ids[$entry->id] = true;
             $heads[$key] = $entry;

@@ -52,7 +52,8 @@ final readonly class Gauge
     {
         return [
             'code' => $this->code, 'label' => $this->label, 'unit' => $this->unit->value, 'zero' => $this->zero, 'gain' => $this->gain,
-            'gain_floor' => $this->gainFloor, 'repeat' => $this->repeat, 'repeat_relative' => $this->repeatRelative, 'stated' => $this->stated,
+            'gain_floor' => $this->gainFloor, 'repeat' => $this->repeat, 'repeat_relative' => $this->repeatRelative,
+            'stated' => $this->stated,
         ];
     }
 

@@ -11,8 +11,13 @@ final readonly class Look
 {
     public const ITEM = 'look';
 
-    private function __construct(public string $entryId, public string $place, public string $part, public SeenState $state, public ?string $knowledge)
-    {
+    private function __construct(
+        public string $entryId,
+        public string $place,
+        public string $part,
+        public SeenState $state,
+        public ?string $knowledge,
+    ) {
     }
 
     /** @throws BadDocument */

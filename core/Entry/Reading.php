@@ -16,8 +16,12 @@ final class Reading
     /** @var array<string, array{mixed, Gauge}> the last gauge of each code, with the data it was read from: readings repeat it */
     private static array $gauges = [];
 
-    private function __construct(public readonly string $entryId, public readonly Typed $typed, public readonly Gauge $gauge, public readonly ?Typed $at)
-    {
+    private function __construct(
+        public readonly string $entryId,
+        public readonly Typed $typed,
+        public readonly Gauge $gauge,
+        public readonly ?Typed $at,
+    ) {
     }
 
     /** @throws BadDocument */
@@ -26,7 +30,9 @@ final class Reading
         $data = $entry->node();
         $at = $data->maybe('at');
 
-        return new self($entry->id, self::typed($data->get('value')), self::gauge($data->get('gauge')), $at === null ? null : self::typed($at));
+        return new self(
+            $entry->id, self::typed($data->get('value')), self::gauge($data->get('gauge')), $at === null ? null : self::typed($at),
+        );
     }
 
     /** The figure with what its gauge is worth. */

@@ -20,13 +20,19 @@ final readonly class Slot
         $word = static function (Node $node): string {
             $text = $node->word(80);
             if (preg_match('/^[A-Za-z0-9._-]+$/', $text) !== 1) {
-                throw BadDocument::at($node->pointer, sprintf('“%s” is not a code; letters, digits, point, hyphen and underscore are accepted.', $text));
+                throw BadDocument::at(
+                    $node->pointer,
+                    sprintf('“%s” is not a code; letters, digits, point, hyphen and underscore are accepted.', $text),
+                );
             }
 
             return $text;
         };
 
-        return new self($word($node->get('place')), $word($node->get('part')), $word($node->get('item')), $node->has('index') ? $word($node->get('index')) : null);
+        return new self(
+            $word($node->get('place')), $word($node->get('part')), $word($node->get('item')),
+            $node->has('index') ? $word($node->get('index')) : null,
+        );
     }
 
     /** The same slot under another index. */

@@ -32,19 +32,25 @@ final class GuideCalculations
     {
         $source = Source::practice('where a stem is tightest it seizes');
 
-        return OfSet::least('least-clearance', 'Least clearance of a stem', 'clearances', 'clearances at all depths', Dimension::Length, $source);
+        return OfSet::least(
+            'least-clearance', 'Least clearance of a stem', 'clearances', 'clearances at all depths', Dimension::Length, $source,
+        );
     }
 
     public static function greatestClearance(): OfSet
     {
         $source = Source::practice('where a stem is loosest it rocks');
 
-        return OfSet::greatest('greatest-clearance', 'Greatest clearance of a stem', 'clearances', 'clearances at all depths', Dimension::Length, $source);
+        return OfSet::greatest(
+            'greatest-clearance', 'Greatest clearance of a stem', 'clearances', 'clearances at all depths', Dimension::Length, $source,
+        );
     }
 
     public static function taper(): OfSet
     {
-        return OfSet::spread('stem-taper', 'Taper of a stem', 'diameters', 'stem diameters along one line', Dimension::Length, Source::practice());
+        return OfSet::spread(
+            'stem-taper', 'Taper of a stem', 'diameters', 'stem diameters along one line', Dimension::Length, Source::practice(),
+        );
     }
 
     public static function outOfRound(): OfSet
@@ -56,7 +62,9 @@ final class GuideCalculations
     {
         $meaning = 'differences of two directions, by depth';
 
-        return OfSet::greatest('most-out-of-round', 'Greatest out of round', 'differences', $meaning, Dimension::Length, Source::practice());
+        return OfSet::greatest(
+            'most-out-of-round', 'Greatest out of round', 'differences', $meaning, Dimension::Length, Source::practice(),
+        );
     }
 
     public static function mostBellMouth(): OfSet

@@ -63,16 +63,25 @@ final class GuideSheet
     /** @return list<Value> */
     private static function values(): array
     {
-        $fine = static fn (string $name, string $title, Axis ...$axes): Value => Value::named($name, $title, Dimension::Length, Site::Station, ...$axes)->shownIn(Fineness::Tenths);
+        $fine = static fn (string $name, string $title, Axis ...$axes): Value => Value::named(
+            $name, $title, Dimension::Length, Site::Station, ...$axes,
+        )->shownIn(Fineness::Tenths);
         $ofClearances = ['clearances' => From::every('stem_clearance')];
-        $bellMouth = Way::derived(GuideCalculations::bellMouth(), ['end' => From::value('guide_bore'), 'middle' => From::value('guide_bore', 'middle')]);
+        $bellMouth = Way::derived(
+            GuideCalculations::bellMouth(), ['end' => From::value('guide_bore'), 'middle' => From::value('guide_bore', 'middle')],
+        );
 
         return [
             $fine('stem_clearance', 'stem in guide', Axis::Depth, Axis::Direction)->by(
-                Way::derived(GuideCalculations::stemInGuide(), ['guide_bore' => From::value('guide_bore'), 'stem_diameter' => From::value('stem_diameter')]),
+                Way::derived(
+                    GuideCalculations::stemInGuide(),
+                    ['guide_bore' => From::value('guide_bore'), 'stem_diameter' => From::value('stem_diameter')],
+                ),
             ),
-            $fine('least_clearance', 'least clearance')->headed('least')->by(Way::derived(GuideCalculations::leastClearance(), $ofClearances)),
-            $fine('greatest_clearance', 'greatest clearance')->headed('most')->by(Way::derived(GuideCalculations::greatestClearance(), $ofClearances)),
+            $fine('least_clearance', 'least clearance')
+                ->headed('least')->by(Way::derived(GuideCalculations::leastClearance(), $ofClearances)),
+            $fine('greatest_clearance', 'greatest clearance')
+                ->headed('most')->by(Way::derived(GuideCalculations::greatestClearance(), $ofClearances)),
             $fine('stem_taper', 'taper of the stem', Axis::Direction)->by(
                 Way::derived(GuideCalculations::taper(), ['diameters' => From::every('stem_diameter', 2)]),
             ),
@@ -82,7 +91,9 @@ final class GuideSheet
             $fine('guide_out_of_round', 'guide out of round', Axis::Depth)->by(
                 Way::derived(GuideCalculations::outOfRound(), ['diameters' => From::every('guide_bore', 2)]),
             ),
-            $fine('bell_mouth', 'bell-mouth of the guide', Axis::Depth, Axis::Direction)->by($bellMouth->at('top'), $bellMouth->at('bottom')),
+            $fine(
+                'bell_mouth', 'bell-mouth of the guide', Axis::Depth, Axis::Direction,
+            )->by($bellMouth->at('top'), $bellMouth->at('bottom')),
             $fine('most_stem_out_of_round', 'greatest out of round of the stem')->headed('stem round')->by(
                 Way::derived(GuideCalculations::mostOutOfRound(), ['differences' => From::every('stem_out_of_round')]),
             ),
@@ -103,8 +114,12 @@ final class GuideSheet
     private static function guideBeforeSeat(Bench $bench): array
     {
         $outside = array_filter($bench->marginsOf('stem_clearance'), static fn (Margin $margin): bool => $margin->isOutside());
-        $labels = array_map(static fn (Margin $margin): string => $bench->case->engine->placeLabel($margin->place) ?? $margin->place, $outside);
+        $labels = array_map(
+            static fn (Margin $margin): string => $bench->case->engine->placeLabel($margin->place) ?? $margin->place, $outside,
+        );
 
-        return $labels === [] ? [] : [sprintf('Guide before seat: put the guides right before the seats are judged or cut, at %s.', implode(', ', $labels))];
+        return $labels === []
+            ? []
+            : [sprintf('Guide before seat: put the guides right before the seats are judged or cut, at %s.', implode(', ', $labels))];
     }
 }

@@ -14,7 +14,10 @@ final class HeadCalculations
     /** What is left between the retainer's underside and the top of seal or guide at full lift. */
     public static function retainerToSeal(): LinearForm
     {
-        return LinearForm::of('retainer-to-seal', 'Retainer to seal', Dimension::Length, 'installed height − seal height − retainer depth − net lift', Source::practice())
+        return LinearForm::of(
+            'retainer-to-seal', 'Retainer to seal', Dimension::Length, 'installed height − seal height − retainer depth − net lift',
+            Source::practice(),
+        )
             ->plus('installed_height', 'installed height, above all shims and locator')
             ->minus('seal_height', 'top of seal or guide above the spring seat')
             ->minus('retainer_depth', 'from the spring’s face down to the retainer’s lowest underside')
@@ -24,7 +27,10 @@ final class HeadCalculations
     /** A height taken from the bare head, as seen from the face that the spring stands on. */
     public static function heightAboveSpringSeat(): LinearForm
     {
-        return LinearForm::of('height-above-spring-seat', 'Height above the spring seat', Dimension::Length, 'height above the head − shims and locator', Source::practice())
+        return LinearForm::of(
+            'height-above-spring-seat', 'Height above the spring seat', Dimension::Length, 'height above the head − shims and locator',
+            Source::practice(),
+        )
             ->plus('height_from_head', 'height above the bare head')
             ->minus('shims', 'all spring shims and locator under the spring');
     }
@@ -32,7 +38,10 @@ final class HeadCalculations
     /** Room of a spring in its pocket, diametral. */
     public static function springInPocket(): LinearForm
     {
-        return LinearForm::of('spring-in-pocket', 'Spring in pocket', Dimension::Length, 'pocket diameter − outside diameter of the spring', Source::practice('it must drop in without pressing'))
+        return LinearForm::of(
+            'spring-in-pocket', 'Spring in pocket', Dimension::Length, 'pocket diameter − outside diameter of the spring',
+            Source::practice('it must drop in without pressing'),
+        )
             ->plus('pocket_diameter', 'diameter of the pocket')
             ->minus('outside_diameter', 'outside diameter of the outer spring');
     }

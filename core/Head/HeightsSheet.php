@@ -38,32 +38,52 @@ final class HeightsSheet
             step: Step::Bench,
             what: 'heights',
             columns: [
-                Column::length('installed_height', Part::SpringSeat, 0.7, 3.0)->by('height_micrometer')->claimable()->neededInClaim()->usually(1.9),
-                Column::length('shims', Part::SpringSeat, 0.0, 0.35, 'shims and locator')->headed('shims, locator')->claimable()->usually(0.06),
+                Column::length('installed_height', Part::SpringSeat, 0.7, 3.0)
+                    ->by('height_micrometer')->claimable()->neededInClaim()->usually(1.9),
+                Column::length('shims', Part::SpringSeat, 0.0, 0.35, 'shims and locator')
+                    ->headed('shims, locator')->claimable()->usually(0.06),
                 Column::length('lobe_lift', Part::Lobe, 0.0, 0.8)->by('dial_indicator')->claimable()->usually(0.39),
                 self::ratio(),
                 Column::length('lash', Part::Valve, 0.0, 0.3)->at(Axis::Date)->by('feeler')->claimable()->usually(0.016)
                     ->on(static fn (Engine $engine): bool => $engine->lash === LashKind::Solid),
                 self::netLift(),
                 Column::length('pocket_diameter', Part::SpringSeat, 0.6, 3.0)->headed('pocket dia.')->claimable()->usually(1.569),
-                Column::length('seal_height', Part::Seal, 0.0, 1.6, 'seal or guide top, above the spring seat')->headed('seal top')->claimable()->usually(0.88)->orElse(
-                    Way::derived(HeadCalculations::heightAboveSpringSeat(), ['height_from_head' => From::measured('seal_height_from_head'), 'shims' => From::value('shims_under_spring')]),
+                Column::length(
+                    'seal_height', Part::Seal, 0.0, 1.6, 'seal or guide top, above the spring seat',
+                )->headed('seal top')->claimable()->usually(0.88)->orElse(
+                    Way::derived(
+                        HeadCalculations::heightAboveSpringSeat(),
+                        ['height_from_head' => From::measured('seal_height_from_head'), 'shims' => From::value('shims_under_spring')],
+                    ),
                 ),
-                Column::length('seal_height_from_head', Part::Seal, 0.0, 1.8, 'seal or guide top, above the bare head')->headed('seal top from head')->usually(0.94),
+                Column::length(
+                    'seal_height_from_head', Part::Seal, 0.0, 1.8, 'seal or guide top, above the bare head',
+                )->headed('seal top from head')->usually(0.94),
                 Column::length('retainer_depth', Part::Retainer, -0.3, 0.8)->claimable()->usually(0.285),
-                Column::length('inner_step', Part::Retainer, -0.3, 0.5, 'retainer step to the inner spring')->headed('inner step')->forDual()->usually(0.06),
+                Column::length(
+                    'inner_step', Part::Retainer, -0.3, 0.5, 'retainer step to the inner spring',
+                )->headed('inner step')->forDual()->usually(0.06),
             ],
             values: [
                 Value::named('shims_under_spring', 'shims and locator under the spring', Dimension::Length)->by(
                     Way::same(From::value('shims')),
-                    Way::fact(static fn (): Given => new Given(Uncertain::exact(Quantity::of(0, Unit::Inch)), 'no shims recorded', Basis::Assumed)),
+                    Way::fact(
+                        static fn (): Given => new Given(
+                            Uncertain::exact(Quantity::of(0, Unit::Inch)), 'no shims recorded', Basis::Assumed,
+                        ),
+                    ),
                 ),
-                Value::named('retainer_to_seal', 'retainer to seal', Dimension::Length)->by(Way::derived(HeadCalculations::retainerToSeal(), [
+                Value::named(
+                    'retainer_to_seal', 'retainer to seal', Dimension::Length,
+                )->by(Way::derived(HeadCalculations::retainerToSeal(), [
                     'installed_height' => From::value('installed_height'), 'seal_height' => From::value('seal_height'),
                     'retainer_depth' => From::value('retainer_depth'), 'net_lift' => From::value('net_lift'),
                 ])),
-                Value::named('spring_in_pocket', 'spring in pocket', Dimension::Length)->by(Way::derived(HeadCalculations::springInPocket(), [
-                    'pocket_diameter' => From::value('pocket_diameter'), 'outside_diameter' => From::value('outside_diameter', Coil::Outer->value),
+                Value::named(
+                    'spring_in_pocket', 'spring in pocket', Dimension::Length,
+                )->by(Way::derived(HeadCalculations::springInPocket(), [
+                    'pocket_diameter' => From::value('pocket_diameter'),
+                    'outside_diameter' => From::value('outside_diameter', Coil::Outer->value),
                 ])),
             ],
             judged: [
@@ -76,7 +96,8 @@ final class HeightsSheet
 
     private static function ratio(): Column
     {
-        return Column::of('ratio', Part::Rocker, 0.8, 2.6, Unit::One, 'rocker ratio')->headed('ratio')->by('ratio_from_lifts')->usually(1.5, Unit::One)
+        return Column::of('ratio', Part::Rocker, 0.8, 2.6, Unit::One, 'rocker ratio')
+            ->headed('ratio')->by('ratio_from_lifts')->usually(1.5, Unit::One)
             ->on(static fn (Engine $engine): bool => $engine->drive !== DriveKind::Bucket)
             ->orElse(
                 Way::fact(static fn (): Given => new Given(Uncertain::exact(Quantity::of(1, Unit::One)), 'direct drive', Basis::Claimed))
@@ -100,8 +121,12 @@ final class HeightsSheet
     {
         $inputs = ['lobe_lift' => From::value('lobe_lift'), 'ratio' => From::value('ratio')];
 
-        return Column::length('net_lift', Part::Valve, 0.0, 1.2)->by('dial_indicator')->claimable()->computedUnder('lift, computed')->usually(0.57)->orElse(
-            Way::derived(new NetLiftSolid(), $inputs + ['lash' => From::value('lash')])->on(static fn (Engine $engine): bool => $engine->lash === LashKind::Solid),
+        return Column::length(
+            'net_lift', Part::Valve, 0.0, 1.2,
+        )->by('dial_indicator')->claimable()->computedUnder('lift, computed')->usually(0.57)->orElse(
+            Way::derived(new NetLiftSolid(), $inputs + ['lash' => From::value('lash')])->on(
+                static fn (Engine $engine): bool => $engine->lash === LashKind::Solid,
+            ),
             Way::derived(new NetLiftHydraulic(), $inputs)->on(static fn (Engine $engine): bool => $engine->lash === LashKind::Hydraulic),
         );
     }

@@ -8,11 +8,19 @@ use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Entry\Severity;
 
-/** One answer to a question, what it means, and the sign it amounts to, if any. An answer such as “nowhere” denies the signs of the others. */
+/**
+ * One answer to a question, what it means, and the sign it amounts to, if any. An answer such as “nowhere” denies the signs of the others.
+ */
 final readonly class Choice
 {
-    private function __construct(public string $code, public string $label, public string $meaning, public ?string $sign, public ?Severity $severity, public bool $denies)
-    {
+    private function __construct(
+        public string $code,
+        public string $label,
+        public string $meaning,
+        public ?string $sign,
+        public ?Severity $severity,
+        public bool $denies,
+    ) {
     }
 
     /** @throws BadDocument */

@@ -39,7 +39,8 @@ final readonly class Knowledge
     }
 
     /**
-     * @param array<string, mixed> $files decoded content by file name without extension: signs, causes, events, limits, gauges, questions, steps; and editions, which is no part of the hash
+     * @param array<string, mixed> $files decoded content by file name without extension: signs, causes, events, limits, gauges, questions,
+     *                                    steps; and editions, which is no part of the hash
      *
      * @throws BadDocument
      */
@@ -112,7 +113,9 @@ final readonly class Knowledge
         $editions = [];
         $listed = [];
         foreach ($node?->get('editions')->items() ?? [] as $edition) {
-            $listed = array_diff_key($listed + array_fill_keys($edition->get('added')->words(), true), array_flip($edition->get('dropped')->words()));
+            $listed = array_diff_key(
+                $listed + array_fill_keys($edition->get('added')->words(), true), array_flip($edition->get('dropped')->words()),
+            );
             $editions[$edition->get('hash')->word(64)] = $listed;
         }
 

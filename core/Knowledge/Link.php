@@ -15,6 +15,9 @@ final readonly class Link
 
     public static function fromNode(Node $node): self
     {
-        return new self($node->get('from')->word(), $node->get('word')->choice(Strength::class), $node->get('reason')->word(1000), $node->get('mark')->word());
+        return new self(
+            $node->get('from')->word(), $node->get('word')->choice(Strength::class), $node->get('reason')->word(1000),
+            $node->get('mark')->word(),
+        );
     }
 }

@@ -37,13 +37,18 @@ final readonly class Network
         }
         $signLinks = [];
         foreach ($signs->items() as $node) {
-            $signLinks[$node->get('code')->word()] = array_map(static fn (Node $link): Link => Link::fromNode($link), $node->get('parents')->items());
+            $signLinks[$node->get('code')->word()] = array_map(
+                static fn (Node $link): Link => Link::fromNode($link), $node->get('parents')->items(),
+            );
         }
         $known = $byCode + $unordered;
         foreach ([...array_map(static fn (Event $event): array => $event->parents, $unordered), ...$signLinks] as $child => $links) {
             foreach ($links as $link) {
                 if (!isset($known[$link->parent])) {
-                    throw BadDocument::at('/'.$child, sprintf('the link comes from “%s”, which is neither a cause nor an event.', $link->parent));
+                    throw BadDocument::at(
+                        '/'.$child,
+                        sprintf('the link comes from “%s”, which is neither a cause nor an event.', $link->parent),
+                    );
                 }
             }
         }

@@ -14,8 +14,14 @@ use MuteTapper\Core\Entry\Slot;
 final readonly class Question
 {
     /** @param non-empty-array<string, Choice> $choices */
-    private function __construct(public string $code, public string $ask, public string $step, public Part $part, public Site $site, public array $choices)
-    {
+    private function __construct(
+        public string $code,
+        public string $ask,
+        public string $step,
+        public Part $part,
+        public Site $site,
+        public array $choices,
+    ) {
     }
 
     /** @throws BadDocument */
@@ -28,7 +34,8 @@ final readonly class Question
         }
 
         return new self(
-            $node->get('code')->word(), $node->get('ask')->word(), $node->get('step')->word(), $node->get('part')->choice(Part::class), $node->get('site')->choice(Site::class),
+            $node->get('code')->word(), $node->get('ask')->word(), $node->get('step')->word(), $node->get('part')->choice(Part::class),
+            $node->get('site')->choice(Site::class),
             $choices === [] ? throw BadDocument::at($node->pointer.'/choices', 'a question needs choices.') : $choices,
         );
     }

@@ -20,8 +20,13 @@ final readonly class Annotation
     private const CONTEXT = 'http://www.w3.org/ns/anno.jsonld';
 
     /** @param list<array{float, float}> $points in pixels of the original, x to the right, y down */
-    private function __construct(public string $sha256, public Shape $shape, public array $points, public string $words, public ?Typed $known)
-    {
+    private function __construct(
+        public string $sha256,
+        public Shape $shape,
+        public array $points,
+        public string $words,
+        public ?Typed $known,
+    ) {
     }
 
     /**
@@ -33,7 +38,13 @@ final readonly class Annotation
     {
         [$least, $most] = $shape->points();
         if (count($points) < $least || count($points) > $most) {
-            throw BadDocument::at('/points', sprintf('a %s takes %s; %d were given.', $shape->value, $least === $most ? $least.($least === 1 ? ' point' : ' points') : "$least to $most points", count($points)));
+            throw BadDocument::at(
+                '/points',
+                sprintf(
+                    'a %s takes %s; %d were given.', $shape->value,
+                    $least === $most ? $least.($least === 1 ? ' point' : ' points') : "$least to $most points", count($points),
+                ),
+            );
         }
         if ($shape === Shape::Scale && $known === null) {
             throw BadDocument::at('/text', 'a scale needs the distance between its two points, such as 10 mm or 0.500 in.');
@@ -61,9 +72,13 @@ final readonly class Annotation
         foreach ($annotation->get('body')->items() as $body) {
             $bodies[$body->get('purpose')->word()] = $body->get('value')->text(2000);
         }
-        $shape = Shape::tryFrom($bodies['tagging'] ?? '') ?? throw BadDocument::at($annotation->pointer.'/body', 'no body tags the annotation with its shape.');
+        $shape = Shape::tryFrom($bodies['tagging'] ?? '')
+            ?? throw BadDocument::at($annotation->pointer.'/body', 'no body tags the annotation with its shape.');
 
-        return self::of($match[1], $shape, self::points($target->get('selector')->get('value')), $bodies['commenting'] ?? '', self::known($bodies['describing'] ?? null, $annotation));
+        return self::of(
+            $match[1], $shape, self::points($target->get('selector')->get('value')), $bodies['commenting'] ?? '',
+            self::known($bodies['describing'] ?? null, $annotation),
+        );
     }
 
     /** The slot of a drawing beside that of its photograph. */
@@ -80,13 +95,22 @@ final readonly class Annotation
             $body[] = ['type' => 'TextualBody', 'purpose' => 'commenting', 'value' => $this->words];
         }
         if ($this->known !== null) {
-            $body[] = ['type' => 'TextualBody', 'purpose' => 'describing', 'value' => number_format($this->known->number, $this->known->decimals, '.', '').' '.$this->known->unit->value];
+            $body[] = [
+                'type' => 'TextualBody', 'purpose' => 'describing',
+                'value' => number_format($this->known->number, $this->known->decimals, '.', '').' '.$this->known->unit->value,
+            ];
         }
         $path = implode(' ', array_map(static fn (array $point): string => sprintf('%.1F,%.1F', $point[0], $point[1]), $this->points));
 
         return ['annotation' => [
             '@context' => self::CONTEXT, 'type' => 'Annotation', 'body' => $body,
-            'target' => ['source' => 'urn:sha256:'.$this->sha256, 'selector' => ['type' => 'SvgSelector', 'value' => '<svg xmlns="http://www.w3.org/2000/svg"><polyline points="'.$path.'"/></svg>']],
+            'target' => [
+                'source' => 'urn:sha256:'.$this->sha256,
+                'selector' => [
+                    'type' => 'SvgSelector',
+                    'value' => '<svg xmlns="http://www.w3.org/2000/svg"><polyline points="'.$path.'"/></svg>',
+                ],
+            ],
         ]];
     }
 

@@ -35,7 +35,9 @@ final readonly class Measurer
         return match ($annotation->shape) {
             Shape::Length => $this->scaled(static fn (array $p): float => self::distance($p[0], $p[1]), $points),
             Shape::Diameter => self::isFlat($points) ? null : $this->scaled(self::circle(...), $points),
-            Shape::Angle => self::distance($points[0], $points[1]) * self::distance($points[2], $points[1]) === 0.0 ? null : self::uncertain(self::angle(...), $points, Dimension::CrankAngle),
+            Shape::Angle => self::distance($points[0], $points[1]) * self::distance($points[2], $points[1]) === 0.0
+                ? null
+                : self::uncertain(self::angle(...), $points, Dimension::CrankAngle),
             default => null,
         };
     }
@@ -51,9 +53,12 @@ final readonly class Measurer
             return null;
         }
         $length = Uncertain::of($known->quantity(), ['scale' => Uncertain::fromHalfWidth($known->halfLastDigit())]);
-        $ofScale = self::uncertain(static fn (array $p): float => self::distance($p[0], $p[1]), $this->scale->points, Dimension::Ratio, 'scale ');
+        $ofScale = self::uncertain(
+            static fn (array $p): float => self::distance($p[0], $p[1]), $this->scale->points, Dimension::Ratio, 'scale ',
+        );
 
-        return self::uncertain($pixels, $points, Dimension::Ratio)->times($length, Dimension::Length)->dividedBy($ofScale, Dimension::Length);
+        return self::uncertain($pixels, $points, Dimension::Ratio)
+            ->times($length, Dimension::Length)->dividedBy($ofScale, Dimension::Length);
     }
 
     /**
@@ -65,7 +70,9 @@ final readonly class Measurer
         $contributions = [];
         foreach (array_keys($points) as $i) {
             foreach ([0, 1] as $axis) {
-                $contributions[$source.'point '.$i.($axis === 0 ? ' x' : ' y')] = ($of(self::moved($points, $i, $axis, self::STEP)) - $of(self::moved($points, $i, $axis, -self::STEP))) / (2 * self::STEP) * Uncertain::fromHalfWidth(self::PLACED_TO);
+                $rise = $of(self::moved($points, $i, $axis, self::STEP)) - $of(self::moved($points, $i, $axis, -self::STEP));
+                $name = $source.'point '.$i.($axis === 0 ? ' x' : ' y');
+                $contributions[$name] = $rise / (2 * self::STEP) * Uncertain::fromHalfWidth(self::PLACED_TO);
             }
         }
 
@@ -79,7 +86,12 @@ final readonly class Measurer
      */
     private static function moved(array $points, int $which, int $axis, float $by): array
     {
-        return array_map(static fn (array $point, int $i): array => $i !== $which ? $point : [$point[0] + ($axis === 0 ? $by : 0.0), $point[1] + ($axis === 1 ? $by : 0.0)], $points, array_keys($points));
+        return array_map(
+            static fn (array $point, int $i): array => $i !== $which ? $point : [
+                $point[0] + ($axis === 0 ? $by : 0.0), $point[1] + ($axis === 1 ? $by : 0.0),
+            ],
+            $points, array_keys($points),
+        );
     }
 
     /**
@@ -124,6 +136,8 @@ final readonly class Measurer
      */
     private static function isFlat(array $p): bool
     {
-        return abs(self::twiceArea($p)) < 4 * self::PLACED_TO * self::distance($p[0], $p[2]) || self::distance($p[0], $p[1]) === 0.0 || self::distance($p[1], $p[2]) === 0.0;
+        return abs(self::twiceArea($p)) < 4 * self::PLACED_TO * self::distance($p[0], $p[2])
+            || self::distance($p[0], $p[1]) === 0.0
+            || self::distance($p[1], $p[2]) === 0.0;
     }
 }

@@ -28,7 +28,10 @@ final readonly class EntryParser
         }
         $unit = $match['unit'] === '' ? $this->system->unitOf($range->dimension()) : Unit::spelled($match['unit']);
         if ($unit === null || $unit->dimension() !== $range->dimension()) {
-            throw $this->refuse($text, sprintf('“%s” is not a unit of %s.', $match['unit'], str_replace('_', ' ', $range->dimension()->value)), $range);
+            throw $this->refuse(
+                $text,
+                sprintf('“%s” is not a unit of %s.', $match['unit'], str_replace('_', ' ', $range->dimension()->value)), $range,
+            );
         }
         $digits = $this->digits($text, $match['number'], $match['unit'], $range);
         $number = (float) $digits * (in_array($match['sign'], ['-', '−'], true) ? -1 : 1);
@@ -47,12 +50,17 @@ final readonly class EntryParser
         $points = substr_count($number, '.');
         $commas = substr_count($number, ',');
         if ($points + $commas > 1) {
-            throw $this->refuse($text, sprintf('“%s” has %s.', $text, $commas === 0 ? 'two decimal points' : 'more than one separator'), $range);
+            throw $this->refuse(
+                $text,
+                sprintf('“%s” has %s.', $text, $commas === 0 ? 'two decimal points' : 'more than one separator'), $range,
+            );
         }
         if ($commas === 1 && preg_match('/^[1-9]\d{0,2},\d{3}$/', $number) === 1) {
             $tail = $unit === '' ? '' : ' '.$unit;
             $offers = [str_replace(',', '.', $number).$tail, str_replace(',', '', $number).$tail];
-            throw NotUnderstood::because($text, sprintf('“%s” can be read two ways: %s or %s.', $text, $offers[0], $offers[1]), $this->accepted($range), $offers);
+            throw NotUnderstood::because(
+                $text, sprintf('“%s” can be read two ways: %s or %s.', $text, $offers[0], $offers[1]), $this->accepted($range), $offers,
+            );
         }
 
         return ltrim(str_replace(',', '.', $number), '0') === '' ? '0' : str_replace(',', '.', $number);
@@ -70,7 +78,12 @@ final readonly class EntryParser
             }
         }
         $inch = $this->system === UnitSystem::Inch;
-        usort($offers, static fn (string $a, string $b): int => (int) str_ends_with($inch ? $b : $a, 'thou') <=> (int) str_ends_with($inch ? $a : $b, 'thou'));
+        usort(
+            $offers,
+            static fn (string $a, string $b): int => (int) str_ends_with($inch ? $b : $a, 'thou') <=> (int) str_ends_with(
+                $inch ? $a : $b, 'thou',
+            ),
+        );
         $reason = sprintf(
             '%s is not plausible here: expected is %s to %s.',
             rtrim($text).(preg_match('/[a-z%"]$/i', $text) === 1 ? '' : ' '.$typed->unit->value),
@@ -89,7 +102,9 @@ final readonly class EntryParser
         [$number, $unit] = explode(' ', $offer);
         $quantity = Quantity::of((float) $number, Unit::from($unit));
 
-        return Unit::from($unit) === $this->system->unitOf($range->dimension()) ? $offer : sprintf('%s (%s)', $offer, $this->system->show($quantity));
+        return Unit::from($unit) === $this->system->unitOf($range->dimension())
+            ? $offer
+            : sprintf('%s (%s)', $offer, $this->system->show($quantity));
     }
 
     private function refuse(string $text, string $reason, PlausibleRange $range): NotUnderstood

@@ -17,7 +17,9 @@ final readonly class PlausibleRange
 
     public function holds(Quantity $quantity): bool
     {
-        return $quantity->dimension === $this->least->dimension && $quantity->base >= $this->least->base && $quantity->base <= $this->most->base;
+        return $quantity->dimension === $this->least->dimension
+            && $quantity->base >= $this->least->base
+            && $quantity->base <= $this->most->base;
     }
 
     /** The figure that examples are made of. */

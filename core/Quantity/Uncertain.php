@@ -14,8 +14,12 @@ namespace MuteTapper\Core\Quantity;
 final readonly class Uncertain
 {
     /** @param array<string, float> $contributions */
-    private function __construct(public float $base, public Dimension $dimension, public array $contributions, private bool $isDifference = false)
-    {
+    private function __construct(
+        public float $base,
+        public Dimension $dimension,
+        public array $contributions,
+        private bool $isDifference = false,
+    ) {
     }
 
     public static function exact(Quantity $quantity): self
@@ -56,12 +60,16 @@ final readonly class Uncertain
 
     public function plus(self $other): self
     {
-        return $this->combine($this->base + $other->base, 1.0, $other, 1.0, $this->same($other), $this->isDifference && $other->isDifference);
+        return $this->combine(
+            $this->base + $other->base, 1.0, $other, 1.0, $this->same($other), $this->isDifference && $other->isDifference,
+        );
     }
 
     public function minus(self $other): self
     {
-        return $this->combine($this->base - $other->base, 1.0, $other, -1.0, $this->same($other), $this->isDifference || !$other->isDifference);
+        return $this->combine(
+            $this->base - $other->base, 1.0, $other, -1.0, $this->same($other), $this->isDifference || !$other->isDifference,
+        );
     }
 
     public function times(self $other, Dimension $result): self
@@ -87,7 +95,10 @@ final readonly class Uncertain
 
     public function scaled(float $factor): self
     {
-        return new self($this->base * $factor, $this->dimension, array_map(static fn (float $u): float => $u * $factor, $this->contributions), $this->isDifference);
+        return new self(
+            $this->base * $factor, $this->dimension, array_map(static fn (float $u): float => $u * $factor, $this->contributions),
+            $this->isDifference,
+        );
     }
 
     /** The value raised to an exact power. */
@@ -120,8 +131,14 @@ final readonly class Uncertain
         return $this->dimension;
     }
 
-    private function combine(float $base, float $slope, self $other, float $otherSlope, Dimension $dimension, bool $isDifference = false): self
-    {
+    private function combine(
+        float $base,
+        float $slope,
+        self $other,
+        float $otherSlope,
+        Dimension $dimension,
+        bool $isDifference = false,
+    ): self {
         $contributions = array_map(static fn (float $u): float => $u * $slope, $this->contributions);
         foreach ($other->contributions as $source => $u) {
             $contributions[$source] = ($contributions[$source] ?? 0.0) + $u * $otherSlope;

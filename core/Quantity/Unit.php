@@ -71,7 +71,8 @@ enum Unit: string
     {
         return match ($this) {
             self::Metre, self::Newton, self::NewtonPerMetre, self::Pascal, self::One, self::Percent, self::RevolutionPerMinute,
-            self::PascalGauge, self::MetrePerSecond, self::Kelvin, self::DegreeCelsius, self::Degree, self::SquareMetrePerSecond, self::PartPerMillion => 1.0,
+            self::PascalGauge, self::MetrePerSecond, self::Kelvin, self::DegreeCelsius, self::Degree, self::SquareMetrePerSecond,
+            self::PartPerMillion => 1.0,
             self::Millimetre => 0.001,
             self::Inch => self::METRES_PER_INCH,
             self::Thou => self::METRES_PER_INCH / 1000,

@@ -35,7 +35,9 @@ enum UnitSystem: string
     /** The unit in which figures of this fineness are shown. */
     public function shownIn(Dimension $dimension, Fineness $fineness): Unit
     {
-        return $this === self::Inch && $dimension === Dimension::Length && $fineness === Fineness::Tenths ? Unit::Tenth : $this->unitOf($dimension);
+        return $this === self::Inch && $dimension === Dimension::Length && $fineness === Fineness::Tenths
+            ? Unit::Tenth
+            : $this->unitOf($dimension);
     }
 
     /** Decimals that a bench gauge resolves in this system's unit. */

@@ -46,14 +46,21 @@ enum Channel: string
         };
     }
 
-    /** @return non-empty-array<string, array{float, float}> factor and offset to the kept unit, by unit as written; the first is the kept one */
+    /**
+     * @return non-empty-array<string, array{float, float}> factor and offset to the kept unit, by unit as written; the first is the kept
+     *                                                      one
+     */
     public function units(): array
     {
         return match ($this) {
             self::Time => ['s' => [1, 0], 'ms' => [0.001, 0], 'min' => [60, 0]],
             self::Speed => ['1/min' => [1, 0], 'rpm' => [1, 0], 'u/min' => [1, 0], 'krpm' => [1000, 0], 'hz' => [60, 0], 'rps' => [60, 0]],
-            self::Boost, self::ExhaustPressure, self::OilPressure => ['bar' => [1, 0], 'kpa' => [0.01, 0], 'psi' => [0.06894757293168, 0], 'mbar' => [0.001, 0]],
-            self::OilTemperature => ['°c' => [1, 0], 'c' => [1, 0], 'degc' => [1, 0], '°f' => [5 / 9, -160 / 9], 'f' => [5 / 9, -160 / 9], 'degf' => [5 / 9, -160 / 9], 'k' => [1, -273.15]],
+            self::Boost, self::ExhaustPressure,
+            self::OilPressure => ['bar' => [1, 0], 'kpa' => [0.01, 0], 'psi' => [0.06894757293168, 0], 'mbar' => [0.001, 0]],
+            self::OilTemperature => [
+                '°c' => [1, 0], 'c' => [1, 0], 'degc' => [1, 0], '°f' => [5 / 9, -160 / 9], 'f' => [5 / 9, -160 / 9],
+                'degf' => [5 / 9, -160 / 9], 'k' => [1, -273.15],
+            ],
             self::Throttle => ['%' => [1, 0], 'pct' => [1, 0], '' => [100, 0]],
         };
     }

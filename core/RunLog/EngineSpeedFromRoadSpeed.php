@@ -53,6 +53,8 @@ final class EngineSpeedFromRoadSpeed implements Calculation
 
     public function compute(Values $values): Uncertain
     {
-        return $values->one('road_speed')->times($values->one('overall_ratio'), Dimension::RotationSpeed)->dividedBy($values->one('circumference'), Dimension::RotationSpeed)->scaled(60);
+        return $values->one('road_speed')
+            ->times($values->one('overall_ratio'), Dimension::RotationSpeed)
+            ->dividedBy($values->one('circumference'), Dimension::RotationSpeed)->scaled(60);
     }
 }

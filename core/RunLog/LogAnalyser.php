@@ -54,7 +54,14 @@ final class LogAnalyser
     {
         $time = $row[Channel::Time->value] ?? throw BadDocument::at('/line/'.$line, sprintf('line %d has no time.', $line));
         if ($this->first !== null && $time < $this->last) {
-            throw BadDocument::at('/line/'.$line, sprintf('line %d: time runs backwards, from %s s to %s s. A log must be in the order of time; where two runs stand in one file, part them.', $line, self::figure($this->last), self::figure($time)));
+            throw BadDocument::at(
+                '/line/'.$line,
+                sprintf(
+                    'line %d: time runs backwards, from %s s to %s s. A log must be in the order of time; where two runs stand in one '.
+                    'file, part them.',
+                    $line, self::figure($this->last), self::figure($time),
+                ),
+            );
         }
         $this->first ??= $time;
         $speed = $row[Channel::Speed->value] ?? 0.0;
@@ -86,10 +93,17 @@ final class LogAnalyser
         $temperature = $row[Channel::OilTemperature->value] ?? null;
         $limiter = $this->thresholds->limiter;
         $this->follow(EpisodeKind::OverSpeed, $speed > $this->thresholds->overSpeed, $time, $speed, $speed);
-        $this->follow(EpisodeKind::AtLimiter, $limiter !== null && $speed >= self::NEAR_LIMITER * $limiter && $speed <= $limiter * (2 - self::NEAR_LIMITER) && $throttle > 50, $time, $speed, $speed);
+        $this->follow(
+            EpisodeKind::AtLimiter,
+            $limiter !== null && $speed >= self::NEAR_LIMITER * $limiter && $speed <= $limiter * (2 - self::NEAR_LIMITER) && $throttle > 50,
+            $time, $speed, $speed,
+        );
         if ($oil !== null) {
             // Worst is the least pressure for its speed; it is kept negative so that more is always worse.
-            $this->follow(EpisodeKind::OilLow, $speed > self::OIL_FROM_SPEED && $oil < $this->thresholds->oilPerThousand * $speed / 1000, $time, -$oil, $speed);
+            $this->follow(
+                EpisodeKind::OilLow,
+                $speed > self::OIL_FROM_SPEED && $oil < $this->thresholds->oilPerThousand * $speed / 1000, $time, -$oil, $speed,
+            );
         }
         if ($temperature !== null) {
             $this->follow(EpisodeKind::OilHot, $temperature > $this->thresholds->oilTemperature, $time, $temperature, $speed);
@@ -103,7 +117,9 @@ final class LogAnalyser
             if ($now === null) {
                 $this->running[$kind->value] = ['from' => $time, 'to' => $time, 'worst' => $worse, 'speed' => $speed];
             } else {
-                $this->running[$kind->value] = $worse > $now['worst'] ? ['from' => $now['from'], 'to' => $time, 'worst' => $worse, 'speed' => $speed] : ['to' => $time] + $now;
+                $this->running[$kind->value] = $worse > $now['worst']
+                    ? ['from' => $now['from'], 'to' => $time, 'worst' => $worse, 'speed' => $speed]
+                    : ['to' => $time] + $now;
             }
         } elseif ($now !== null && $time - $now['to'] > self::SAME_EPISODE) {
             $this->end($kind);
@@ -117,14 +133,19 @@ final class LogAnalyser
         $total = $this->totals[$kind->value] ?? ['count' => 0, 'seconds' => 0.0];
         $this->totals[$kind->value] = ['count' => $total['count'] + 1, 'seconds' => $total['seconds'] + $now['to'] - $now['from']];
         if (count($this->episodes) < self::MOST_EPISODES) {
-            $this->episodes[] = new Episode($kind, $now['from'], $now['to'] - $now['from'], $kind === EpisodeKind::OilLow ? -$now['worst'] : $now['worst'], $now['speed']);
+            $this->episodes[] = new Episode(
+                $kind, $now['from'], $now['to'] - $now['from'], $kind === EpisodeKind::OilLow ? -$now['worst'] : $now['worst'],
+                $now['speed'],
+            );
         }
     }
 
     /** @param array<string, float> $row */
     private function peaks(array $row, float $time, float $speed): void
     {
-        foreach ([Channel::Speed->value, Channel::Boost->value, Channel::ExhaustPressure->value, Channel::OilTemperature->value] as $channel) {
+        foreach ([
+            Channel::Speed->value, Channel::Boost->value, Channel::ExhaustPressure->value, Channel::OilTemperature->value,
+        ] as $channel) {
             if (isset($row[$channel]) && $row[$channel] > ($this->peaks[$channel]['value'] ?? -\INF)) {
                 $this->peaks[$channel] = ['value' => $row[$channel], 'time' => $time, 'speed' => $speed];
             }
@@ -162,7 +183,9 @@ final class LogAnalyser
         for ($i = 0, $n = count($buckets); $i < $n; $i += 2) {
             [$start, $ranges] = $buckets[$i];
             foreach ($buckets[$i + 1][1] ?? [] as $channel => $range) {
-                $ranges[$channel] = isset($ranges[$channel]) ? [min($ranges[$channel][0], $range[0]), max($ranges[$channel][1], $range[1])] : $range;
+                $ranges[$channel] = isset($ranges[$channel])
+                    ? [min($ranges[$channel][0], $range[0]), max($ranges[$channel][1], $range[1])]
+                    : $range;
             }
             $joined[] = [$start, $ranges];
         }

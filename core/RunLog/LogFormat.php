@@ -18,8 +18,14 @@ final readonly class LogFormat
      * @param list<ColumnOfLog> $columns
      * @param list<string> $doubts what could not be recognised, in words
      */
-    private function __construct(public string $delimiter, public string $decimal, public int $headerLines, public array $headers, public array $columns, public array $doubts)
-    {
+    private function __construct(
+        public string $delimiter,
+        public string $decimal,
+        public int $headerLines,
+        public array $headers,
+        public array $columns,
+        public array $doubts,
+    ) {
     }
 
     /**
@@ -39,7 +45,11 @@ final readonly class LogFormat
                 foreach ($lines as $i => $line) {
                     $cells = self::split($line, $delimiter);
                     $figures = count(array_filter($cells, static fn (string $cell): bool => self::number($cell, $decimal) !== null));
-                    if (count($cells) > 1 && $figures === count(array_filter($cells, static fn (string $cell): bool => $cell !== '')) && $figures > 1) {
+                    if (
+                        count($cells) > 1
+                        && $figures === count(array_filter($cells, static fn (string $cell): bool => $cell !== ''))
+                        && $figures > 1
+                    ) {
                         $first ??= $i;
                         $width = max($width, $figures);
                         ++$rows;
@@ -51,7 +61,13 @@ final readonly class LogFormat
             }
         }
         if ($best === null) {
-            throw BadDocument::at('', sprintf('this is not a log: no line holds two or more figures parted by comma, semicolon, tab or bar. It begins with “%s”.', mb_strimwidth(trim($lines[0] ?? ''), 0, 60, '…')));
+            throw BadDocument::at(
+                '',
+                sprintf(
+                    'this is not a log: no line holds two or more figures parted by comma, semicolon, tab or bar. It begins with “%s”.',
+                    mb_strimwidth(trim($lines[0] ?? ''), 0, 60, '…'),
+                ),
+            );
         }
         [, , $delimiter, $decimal, $first] = $best;
         if ($first === 0) {
@@ -60,7 +76,11 @@ final readonly class LogFormat
         $headerAt = $first - 1;
         $units = [];
         // A line of units may stand between the header and the figures.
-        if ($first >= 2 && count(self::split($lines[$first - 2], $delimiter)) === count(self::split($lines[$first - 1], $delimiter)) && self::looksLikeUnits(self::split($lines[$first - 1], $delimiter))) {
+        if (
+            $first >= 2
+            && count(self::split($lines[$first - 2], $delimiter)) === count(self::split($lines[$first - 1], $delimiter))
+            && self::looksLikeUnits(self::split($lines[$first - 1], $delimiter))
+        ) {
             $units = self::split($lines[$first - 1], $delimiter);
             $headerAt = $first - 2;
         }
@@ -82,7 +102,13 @@ final readonly class LogFormat
             $channel = $one->get('channel')->choice(Channel::class);
             $unit = $one->get('unit')->text(20);
             if (!isset($channel->units()[$unit])) {
-                throw BadDocument::at($one->pointer.'/unit', sprintf('the column of the %s has no unit that is known here: “%s”. Accepted are %s.', $channel->label(), $unit, implode(', ', array_diff(array_keys($channel->units()), ['']))));
+                throw BadDocument::at(
+                    $one->pointer.'/unit',
+                    sprintf(
+                        'the column of the %s has no unit that is known here: “%s”. Accepted are %s.', $channel->label(), $unit,
+                        implode(', ', array_diff(array_keys($channel->units()), [''])),
+                    ),
+                );
             }
             if (isset($columns[$channel->value])) {
                 throw BadDocument::at($one->pointer, sprintf('two columns are said to hold the %s.', $channel->label()));
@@ -91,16 +117,25 @@ final readonly class LogFormat
         }
         foreach ([Channel::Time, Channel::Speed] as $needed) {
             if (!isset($columns[$needed->value])) {
-                throw BadDocument::at($node->pointer.'/columns', sprintf('no column holds the %s; without it nothing can be found in the log.', $needed->label()));
+                throw BadDocument::at(
+                    $node->pointer.'/columns',
+                    sprintf('no column holds the %s; without it nothing can be found in the log.', $needed->label()),
+                );
             }
         }
         $delimiter = $node->get('delimiter')->text(1);
         $decimal = $node->get('decimal')->text(1);
         if (!in_array($delimiter, self::DELIMITERS, true) || !in_array($decimal, ['.', ','], true) || $delimiter === $decimal) {
-            throw BadDocument::at($node->pointer.'/delimiter', 'columns are parted by comma, semicolon, tab or bar, and figures have a point or a comma that is not the same.');
+            throw BadDocument::at(
+                $node->pointer.'/delimiter',
+                'columns are parted by comma, semicolon, tab or bar, and figures have a point or a comma that is not the same.',
+            );
         }
 
-        return new self($delimiter, $decimal, $node->get('header_lines')->whole(1, 60), $node->maybe('headers')?->words() ?? [], array_values($columns), []);
+        return new self(
+            $delimiter, $decimal, $node->get('header_lines')->whole(1, 60), $node->maybe('headers')?->words() ?? [], array_values($columns),
+            [],
+        );
     }
 
     /** @return array<string, mixed> in the shape that fromNode reads */
@@ -108,7 +143,12 @@ final readonly class LogFormat
     {
         return [
             'delimiter' => $this->delimiter, 'decimal' => $this->decimal, 'header_lines' => $this->headerLines, 'headers' => $this->headers,
-            'columns' => array_map(static fn (ColumnOfLog $column): array => ['index' => $column->index, 'channel' => $column->channel->value, 'unit' => $column->unit], $this->columns),
+            'columns' => array_map(
+                static fn (ColumnOfLog $column): array => [
+                    'index' => $column->index, 'channel' => $column->channel->value, 'unit' => $column->unit,
+                ],
+                $this->columns,
+            ),
         ];
     }
 
@@ -133,7 +173,13 @@ final readonly class LogFormat
             }
             $figure = self::number($cell, $this->decimal);
             if ($figure === null) {
-                throw BadDocument::at('/line/'.$number, sprintf('line %d, column %d (%s): “%s” is not a figure.', $number, $column->index + 1, $column->channel->label(), mb_strimwidth($cell, 0, 30, '…')));
+                throw BadDocument::at(
+                    '/line/'.$number,
+                    sprintf(
+                        'line %d, column %d (%s): “%s” is not a figure.', $number, $column->index + 1, $column->channel->label(),
+                        mb_strimwidth($cell, 0, 30, '…'),
+                    ),
+                );
             }
             $values[$column->channel->value] = $column->toKept($figure);
         }
@@ -192,7 +238,10 @@ final readonly class LogFormat
                     $taken[$index] = true;
                     $unit = self::unit($header, $units[$index] ?? '', $channel);
                     if ($unit === null) {
-                        $doubts[] = sprintf('The column “%s” looks like %s, but names no unit that is known for it: choose one of %s.', $header, $channel->label(), implode(', ', array_diff(array_keys($channel->units()), [''])));
+                        $doubts[] = sprintf(
+                            'The column “%s” looks like %s, but names no unit that is known for it: choose one of %s.', $header,
+                            $channel->label(), implode(', ', array_diff(array_keys($channel->units()), [''])),
+                        );
                     } else {
                         $columns[] = new ColumnOfLog($index, $channel, $unit);
                     }
@@ -213,7 +262,12 @@ final readonly class LogFormat
         preg_match_all('/\p{L}+/u', mb_strtolower((string) preg_replace('/[\[(].*[\])]/u', '', $header)), $found);
         $words = $found[0];
         foreach ($wanted as $want) {
-            $found = array_filter($words, static fn (string $word): bool => strlen($want) === 1 && count($wanted) === 1 ? $word === $want : str_starts_with($word, $want));
+            $found = array_filter(
+                $words,
+                static fn (string $word): bool => strlen($want) === 1 && count($wanted) === 1 ? $word === $want : str_starts_with(
+                    $word, $want,
+                ),
+            );
             if ($found === []) {
                 return false;
             }

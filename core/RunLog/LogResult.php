@@ -15,8 +15,15 @@ final readonly class LogResult
      * @param array<string, array{value: float, time: float, speed: float}> $peaks by channel
      * @param list<array{float, array<string, array{float, float}>}> $buckets start and range of each channel
      */
-    public function __construct(public int $rows, public float $from, public float $to, public array $episodes, public array $totals, public array $peaks, public array $buckets)
-    {
+    public function __construct(
+        public int $rows,
+        public float $from,
+        public float $to,
+        public array $episodes,
+        public array $totals,
+        public array $peaks,
+        public array $buckets,
+    ) {
     }
 
     /**

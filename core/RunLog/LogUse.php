@@ -22,7 +22,10 @@ final readonly class LogUse
     /** @throws BadDocument */
     public static function fromNode(Node $data): self
     {
-        return new self($data->get('sha256')->word(64), $data->get('fileName')->word(200), LogFormat::fromNode($data->get('format')), Thresholds::fromNode($data->get('thresholds')));
+        return new self(
+            $data->get('sha256')->word(64), $data->get('fileName')->word(200), LogFormat::fromNode($data->get('format')),
+            Thresholds::fromNode($data->get('thresholds')),
+        );
     }
 
     public static function slot(string $sha256): Slot
@@ -33,6 +36,9 @@ final readonly class LogUse
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['sha256' => $this->sha256, 'fileName' => $this->fileName, 'format' => $this->format->toArray(), 'thresholds' => $this->thresholds->toArray()];
+        return [
+            'sha256' => $this->sha256, 'fileName' => $this->fileName, 'format' => $this->format->toArray(),
+            'thresholds' => $this->thresholds->toArray(),
+        ];
     }
 }

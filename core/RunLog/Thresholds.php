@@ -22,8 +22,12 @@ final readonly class Thresholds
      * @param float $oilPerThousand least oil pressure, bar per 1000 turns a minute
      * @param float $oilTemperature °C
      */
-    private function __construct(public float $overSpeed, public ?float $limiter, public float $oilPerThousand, public float $oilTemperature)
-    {
+    private function __construct(
+        public float $overSpeed,
+        public ?float $limiter,
+        public float $oilPerThousand,
+        public float $oilTemperature,
+    ) {
     }
 
     public static function usual(Engine $engine): self
@@ -37,15 +41,25 @@ final readonly class Thresholds
         $within = static function (string $key, float $least, float $most) use ($node): float {
             $number = $node->get($key)->number();
 
-            return $number >= $least && $number <= $most ? $number : throw BadDocument::at($node->pointer.'/'.$key, sprintf('%s is not plausible; accepted is %s to %s.', $number, $least, $most));
+            return $number >= $least && $number <= $most
+                ? $number
+                : throw BadDocument::at(
+                    $node->pointer.'/'.$key, sprintf('%s is not plausible; accepted is %s to %s.', $number, $least, $most),
+                );
         };
 
-        return new self($within('over_speed', 500, 30000), $node->has('limiter') ? $within('limiter', 500, 30000) : null, $within('oil_per_thousand', 0, 5), $within('oil_temperature', 40, 250));
+        return new self(
+            $within('over_speed', 500, 30000), $node->has('limiter') ? $within('limiter', 500, 30000) : null,
+            $within('oil_per_thousand', 0, 5), $within('oil_temperature', 40, 250),
+        );
     }
 
     /** @return array<string, float|null> */
     public function toArray(): array
     {
-        return ['over_speed' => $this->overSpeed, 'limiter' => $this->limiter, 'oil_per_thousand' => $this->oilPerThousand, 'oil_temperature' => $this->oilTemperature];
+        return [
+            'over_speed' => $this->overSpeed, 'limiter' => $this->limiter, 'oil_per_thousand' => $this->oilPerThousand,
+            'oil_temperature' => $this->oilTemperature,
+        ];
     }
 }

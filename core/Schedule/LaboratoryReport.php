@@ -21,10 +21,13 @@ final readonly class LaboratoryReport
     public static function fromNode(Node $data): self
     {
         $results = array_map(static fn (Node $one): array => [
-            'name' => $one->get('name')->word(), 'value' => $one->get('value')->text(200), 'unit' => $one->maybe('unit')?->text(40) ?? '', 'remark' => $one->maybe('remark')?->text(1000) ?? '',
+            'name' => $one->get('name')->word(), 'value' => $one->get('value')->text(200), 'unit' => $one->maybe('unit')?->text(40) ?? '',
+            'remark' => $one->maybe('remark')?->text(1000) ?? '',
         ], $data->get('results')->items());
 
-        return new self($data->get('laboratory')->word(), $data->maybe('simulated')?->flag() ?? false, $data->get('words')->text(4000), $results);
+        return new self(
+            $data->get('laboratory')->word(), $data->maybe('simulated')?->flag() ?? false, $data->get('words')->text(4000), $results,
+        );
     }
 
     public static function slot(string $task): Slot

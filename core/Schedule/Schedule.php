@@ -16,8 +16,14 @@ final readonly class Schedule
      * @param int $mostDays the same, at worst
      * @param list<string> $loop labels of tasks that wait for each other in a circle
      */
-    private function __construct(public array $tasks, public ?\DateTimeImmutable $promised, public \DateTimeImmutable $today, public int $leastDays, public int $mostDays, public array $loop)
-    {
+    private function __construct(
+        public array $tasks,
+        public ?\DateTimeImmutable $promised,
+        public \DateTimeImmutable $today,
+        public int $leastDays,
+        public int $mostDays,
+        public array $loop,
+    ) {
     }
 
     public static function of(CaseFile $case, \DateTimeImmutable $today): self
@@ -31,7 +37,10 @@ final readonly class Schedule
         $scheduled = $loop = [];
         $open = $tasks;
         while ($open !== []) {
-            $ready = array_filter($open, static fn (Task $task): bool => array_filter($task->after, static fn (string $id): bool => isset($open[$id])) === []);
+            $ready = array_filter(
+                $open,
+                static fn (Task $task): bool => array_filter($task->after, static fn (string $id): bool => isset($open[$id])) === [],
+            );
             if ($ready === []) {
                 // In a circle nothing can begin: each is shown as waiting, and the circle is named.
                 $loop = array_values(array_map(static fn (Task $task): string => $task->label, $open));
@@ -50,7 +59,10 @@ final readonly class Schedule
             $most = max($most, $scheduled[$id]->mostEnd);
         }
 
-        return new self($inOrder, $promise === null ? null : Promise::fromNode($promise->node())->date, $today, (int) ceil($least), (int) ceil($most), $loop);
+        return new self(
+            $inOrder, $promise === null ? null : Promise::fromNode($promise->node())->date, $today, (int) ceil($least), (int) ceil($most),
+            $loop,
+        );
     }
 
     /**

@@ -32,8 +32,12 @@ final readonly class ScheduledTask
         $gone = $task->begun === null || $task->state !== TaskState::Begun ? 0.0 : (float) $task->begun->diff($today)->format('%r%a');
         $leastEnd = $mostEnd = 0.0;
         if ($task->state !== TaskState::Done) {
-            $leastEnd = max([0.0, ...array_map(static fn (self $other): float => $other->leastEnd, $open)]) + max(0.0, $task->leastDays - max(0.0, $gone));
-            $mostEnd = max([0.0, ...array_map(static fn (self $other): float => $other->mostEnd, $open)]) + max(0.0, $task->mostDays - max(0.0, $gone));
+            $leastEnd = max(
+                [0.0, ...array_map(static fn (self $other): float => $other->leastEnd, $open)],
+            ) + max(0.0, $task->leastDays - max(0.0, $gone));
+            $mostEnd = max(
+                [0.0, ...array_map(static fn (self $other): float => $other->mostEnd, $open)],
+            ) + max(0.0, $task->mostDays - max(0.0, $gone));
         }
         $dueIn = $task->due === null || $task->state === TaskState::Done ? null : (int) $today->diff($task->due)->format('%r%a');
 

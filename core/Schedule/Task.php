@@ -44,11 +44,15 @@ final readonly class Task
         $begun = $data->maybe('begun')?->day();
         $done = $data->maybe('done')?->day();
         if ($begun !== null && $done !== null && $done < $begun) {
-            throw BadDocument::at('/done', sprintf('it cannot be done on %s and begun on %s.', $done->format('Y-m-d'), $begun->format('Y-m-d')));
+            throw BadDocument::at(
+                '/done',
+                sprintf('it cannot be done on %s and begun on %s.', $done->format('Y-m-d'), $begun->format('Y-m-d')),
+            );
         }
 
         return new self(
-            $data->get('label')->word(200), $data->get('kind')->choice(TaskKind::class), $data->maybe('taskState')?->choice(TaskState::class) ?? TaskState::Open,
+            $data->get('label')->word(200), $data->get('kind')->choice(TaskKind::class),
+            $data->maybe('taskState')?->choice(TaskState::class) ?? TaskState::Open,
             $least, $most, $data->maybe('after')?->words() ?? [], $data->maybe('due')?->day(), $begun, $done,
         );
     }
@@ -62,7 +66,8 @@ final readonly class Task
     public function toArray(): array
     {
         return array_filter([
-            'label' => $this->label, 'kind' => $this->kind->value, 'taskState' => $this->state->value, 'leastDays' => $this->leastDays, 'mostDays' => $this->mostDays,
+            'label' => $this->label, 'kind' => $this->kind->value, 'taskState' => $this->state->value, 'leastDays' => $this->leastDays,
+            'mostDays' => $this->mostDays,
             'after' => $this->after === [] ? null : $this->after,
             'due' => $this->due?->format('Y-m-d'), 'begun' => $this->begun?->format('Y-m-d'), 'done' => $this->done?->format('Y-m-d'),
         ], static fn (mixed $value): bool => $value !== null);

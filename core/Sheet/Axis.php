@@ -53,7 +53,8 @@ enum Axis: string
     public function accepts(string $key, Engine $engine): bool
     {
         return match ($this) {
-            self::Date => preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $key, $match) === 1 && checkdate((int) $match[2], (int) $match[3], (int) $match[1]),
+            self::Date => preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $key, $match) === 1
+                && checkdate((int) $match[2], (int) $match[3], (int) $match[1]),
             self::Number => preg_match('/^[1-9]\d?$/', $key) === 1,
             default => in_array($key, $this->keys($engine), true),
         };

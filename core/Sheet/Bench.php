@@ -125,7 +125,9 @@ final class Bench
      */
     public function marginsOf(string $quantity): array
     {
-        return $this->margins[$quantity] ??= (new MarginMaker($this, $this->limits, $this->records))->of($this->sheets->judged[$quantity] ?? throw new \LogicException('Nothing judges '.$quantity));
+        return $this->margins[$quantity] ??= (new MarginMaker($this, $this->limits, $this->records))->of(
+            $this->sheets->judged[$quantity] ?? throw new \LogicException('Nothing judges '.$quantity),
+        );
     }
 
     public function margin(string $place, string $quantity, ?string $index = null): ?Margin
@@ -216,7 +218,9 @@ final class Bench
         $origin = sprintf('%s, %s', $reading->gauge->label, $reading->gauge->stated);
         $isTaken = $value->column !== null && $this->change->sourceOf($place, $value->column->part->value) !== null;
 
-        return new Given($reading->uncertain(), $isTaken ? $origin.', of the part taken' : $origin, $isTaken ? Basis::Changed : Basis::Read);
+        return new Given(
+            $reading->uncertain(), $isTaken ? $origin.', of the part taken' : $origin, $isTaken ? Basis::Changed : Basis::Read,
+        );
     }
 
     /**
@@ -317,7 +321,9 @@ final class Bench
             case Respect::ClaimedHeight:
                 $height = $this->records->claim($this->case->engine->statedAt($place), $from->name, $index)?->height();
 
-                return $height === null ? Missing::of(['height of the claimed '.$value->title]) : new Given($height, 'as claimed', Basis::Claimed);
+                return $height === null
+                    ? Missing::of(['height of the claimed '.$value->title])
+                    : new Given($height, 'as claimed', Basis::Claimed);
             case Respect::Every:
                 return $this->every($value, $place, $parts, $from->least);
             case Respect::Peers:
@@ -340,11 +346,17 @@ final class Bench
         $engine = $this->case->engine;
         $under = $value->column === null
             ? array_map(static fn (array $own): array => $parts + $own, $value->index->all($engine))
-            : array_map(static fn (?string $index): array => $value->index->split($index, $engine) ?? [], $this->records->indexes($value->name, $place));
+            : array_map(
+                static fn (?string $index): array => $value->index->split($index, $engine) ?? [],
+                $this->records->indexes($value->name, $place),
+            );
         $found = $missing = [];
         foreach ($under as $own) {
             foreach ($value->index->axes as $axis) {
-                if ((isset($parts[$axis->value]) || $axis->isOptional()) && ($parts[$axis->value] ?? null) !== ($own[$axis->value] ?? null)) {
+                if (
+                    (isset($parts[$axis->value]) || $axis->isOptional())
+                    && ($parts[$axis->value] ?? null) !== ($own[$axis->value] ?? null)
+                ) {
                     continue 2;
                 }
             }
@@ -367,7 +379,9 @@ final class Bench
     private function peers(Value $value, Peers $peers, string $place, ?string $index): array|Missing
     {
         $kind = $peers->byKind ? $this->case->engine->station($place)->kind->value ?? '' : '';
-        $height = $peers->atOneHeight && $value->column !== null ? $this->reading($place, $value->column, $index)?->at?->quantity()->base : null;
+        $height = $peers->atOneHeight && $value->column !== null
+            ? $this->reading($place, $value->column, $index)?->at?->quantity()->base
+            : null;
         // Places of one kind, tested at one height, have one set.
         $key = sprintf('%s/%s/%s/%s', $value->name, $index ?? '', $kind, $height === null ? '' : (string) $height);
 
@@ -384,7 +398,11 @@ final class Bench
                 continue;
             }
             $one = $this->value($site, $value->name, $index);
-            if ($one instanceof Given && $one->basis->isMeasured() && ($height === null || $this->isTestedAt($height, $value, $site, $index))) {
+            if (
+                $one instanceof Given
+                && $one->basis->isMeasured()
+                && ($height === null || $this->isTestedAt($height, $value, $site, $index))
+            ) {
                 $sets[$of][] = $one;
             }
         }
@@ -433,7 +451,9 @@ final class Bench
     {
         $one = $this->value($place, $value->name, $value->index->join($date === null ? $parts : [Axis::Date->value => $date] + $parts));
 
-        return $one instanceof Given ? new Given($one->value, $date === null ? $one->origin : $one->origin.', '.$date, $one->basis, $one->doubt, $one->trace) : null;
+        return $one instanceof Given
+            ? new Given($one->value, $date === null ? $one->origin : $one->origin.', '.$date, $one->basis, $one->doubt, $one->trace)
+            : null;
     }
 
     /** @param array{bool, Quantity} $change */
@@ -466,6 +486,8 @@ final class Bench
             return $read;
         }
 
-        return new Given($read->value->plus($after->value->minus($before->value)), $read->origin.', moved as the change would move it', Basis::Changed);
+        return new Given(
+            $read->value->plus($after->value->minus($before->value)), $read->origin.', moved as the change would move it', Basis::Changed,
+        );
     }
 }

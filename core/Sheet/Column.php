@@ -70,8 +70,12 @@ final class Column
     /** @var (\Closure(Engine): bool)|null engines that have it */
     private ?\Closure $on = null;
 
-    private function __construct(public readonly string $code, public readonly string $label, public readonly Part $part, PlausibleRange $range)
-    {
+    private function __construct(
+        public readonly string $code,
+        public readonly string $label,
+        public readonly Part $part,
+        PlausibleRange $range,
+    ) {
         $this->range = $range;
         $this->short = $label;
         $this->site = $part->site();
@@ -92,7 +96,10 @@ final class Column
 
     public static function of(string $code, Part $part, float $least, float $most, Unit $unit, ?string $label = null): self
     {
-        return new self($code, $label ?? str_replace('_', ' ', $code), $part, new PlausibleRange(Quantity::of($least, $unit), Quantity::of($most, $unit)));
+        return new self(
+            $code, $label ?? str_replace('_', ' ', $code), $part,
+            new PlausibleRange(Quantity::of($least, $unit), Quantity::of($most, $unit)),
+        );
     }
 
     /** The head of its column. */
@@ -238,16 +245,30 @@ final class Column
     public function accept(Slot $slot, Engine $engine, bool $asClaim): void
     {
         if ($asClaim ? !$this->isClaimable : !$this->isReadable) {
-            throw BadDocument::at('/slot/item', sprintf($asClaim ? '“%s” is not a figure of the build as claimed.' : '“%s” is claimed or computed, not read.', $this->label));
+            throw BadDocument::at(
+                '/slot/item',
+                sprintf(
+                    $asClaim ? '“%s” is not a figure of the build as claimed.' : '“%s” is claimed or computed, not read.', $this->label,
+                ),
+            );
         }
         if ($slot->part !== $this->part->value) {
-            throw BadDocument::at('/slot/part', sprintf('the %s is of the part “%s”, not of “%s”.', $this->label, $this->part->value, $slot->part));
+            throw BadDocument::at(
+                '/slot/part',
+                sprintf('the %s is of the part “%s”, not of “%s”.', $this->label, $this->part->value, $slot->part),
+            );
         }
         if (!$asClaim && !in_array($slot->place, $engine->sites($this->site), true)) {
-            throw BadDocument::at('/slot/place', sprintf('each %s has its own %s; “%s” is none.', $this->site->value, $this->label, $slot->place));
+            throw BadDocument::at(
+                '/slot/place',
+                sprintf('each %s has its own %s; “%s” is none.', $this->site->value, $this->label, $slot->place),
+            );
         }
         if (!$asClaim && $slot->index === Coil::Pair->value) {
-            throw BadDocument::at('/slot/index', sprintf('the %s of two springs together is stated, not read: each is tested by itself.', $this->label));
+            throw BadDocument::at(
+                '/slot/index',
+                sprintf('the %s of two springs together is stated, not read: each is tested by itself.', $this->label),
+            );
         }
         if ($this->index->split($slot->index, $engine) === null) {
             $axes = implode(' and ', array_map(static fn (Axis $axis): string => $axis->value, $this->index->axes));

@@ -46,53 +46,83 @@ final readonly class Judged
     /** Against the claim of a column, once it is claimed. */
     public static function departure(Column $column): self
     {
-        return new self($column->code.'_from_claim', $column->short, ['found'], true, $column->isNeededInClaim ? null : 'claimed', limitedBy: $column->departureLimit);
+        return new self(
+            $column->code.'_from_claim', $column->short, ['found'], true, $column->isNeededInClaim ? null : 'claimed',
+            limitedBy: $column->departureLimit,
+        );
     }
 
     public function restsOn(string ...$inputs): self
     {
-        return new self($this->value, $this->head, array_values($inputs), $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $this->limitedBy, $this->isRelative, $this->isApart, $this->saying);
+        return new self(
+            $this->value, $this->head, array_values($inputs), $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf,
+            $this->singleSchool, $this->limitedBy, $this->isRelative, $this->isApart, $this->saying,
+        );
     }
 
     /** A departure from the claim, judged once this input, the claim, is known. */
     public function asDeparture(string $claim): self
     {
-        return new self($this->value, $this->head, $this->restsOn, true, $claim, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $this->limitedBy, $this->isRelative, $this->isApart, $this->saying);
+        return new self(
+            $this->value, $this->head, $this->restsOn, true, $claim, $this->isWorstOfAll, $this->firstOf, $this->singleSchool,
+            $this->limitedBy, $this->isRelative, $this->isApart, $this->saying,
+        );
     }
 
     public function worstOfAll(): self
     {
-        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, true, $this->firstOf, $this->singleSchool, $this->limitedBy, $this->isRelative, $this->isApart, $this->saying);
+        return new self(
+            $this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, true, $this->firstOf, $this->singleSchool,
+            $this->limitedBy, $this->isRelative, $this->isApart, $this->saying,
+        );
     }
 
     public function firstOf(string ...$keys): self
     {
-        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, array_values($keys), $this->singleSchool, $this->limitedBy, $this->isRelative, $this->isApart, $this->saying);
+        return new self(
+            $this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, array_values($keys),
+            $this->singleSchool, $this->limitedBy, $this->isRelative, $this->isApart, $this->saying,
+        );
     }
 
     public function singleSpringsOnly(string $school): self
     {
-        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $school, $this->limitedBy, $this->isRelative, $this->isApart, $this->saying);
+        return new self(
+            $this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $school,
+            $this->limitedBy, $this->isRelative, $this->isApart, $this->saying,
+        );
     }
 
     public function limitedBy(string $value): self
     {
-        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $value, $this->isRelative, $this->isApart, $this->saying);
+        return new self(
+            $this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf,
+            $this->singleSchool, $value, $this->isRelative, $this->isApart, $this->saying,
+        );
     }
 
     public function withinSet(): self
     {
-        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $this->limitedBy, true, $this->isApart, $this->saying);
+        return new self(
+            $this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf,
+            $this->singleSchool, $this->limitedBy, true, $this->isApart, $this->saying,
+        );
     }
 
     public function apart(): self
     {
-        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $this->limitedBy, $this->isRelative, true, $this->saying);
+        return new self(
+            $this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf,
+            $this->singleSchool, $this->limitedBy, $this->isRelative, true, $this->saying,
+        );
     }
 
     /** @param \Closure(At, Margin): string $saying */
     public function saying(\Closure $saying): self
     {
-        return new self($this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf, $this->singleSchool, $this->limitedBy, $this->isRelative, $this->isApart, $saying);
+        return new self(
+            $this->value, $this->head, $this->restsOn, $this->isDeparture, $this->onlyIfKnown, $this->isWorstOfAll, $this->firstOf,
+            $this->singleSchool, $this->limitedBy, $this->isRelative, $this->isApart, $saying,
+        );
     }
 }

@@ -57,7 +57,9 @@ final readonly class MarginMaker
         }
         $unread = $this->unread($judged, $found);
 
-        return $unread === [] ? Margin::judged($place, $index, $limit, $found) : Margin::notMeasured($place, $index, $limit, $unread, null, $found);
+        return $unread === []
+            ? Margin::judged($place, $index, $limit, $found)
+            : Margin::notMeasured($place, $index, $limit, $unread, null, $found);
     }
 
     /** @param list<array<string, string>> $parts */
@@ -116,7 +118,9 @@ final readonly class MarginMaker
         $least = $this->records->claim($stated, $judged->value.'.least', null)?->uncertain()?->quantity();
         $most = $this->records->claim($stated, $judged->value.'.most', null)?->uncertain()?->quantity();
 
-        return $least === null && $most === null ? $limit : $limit->ruledAt(new Bound($least ?? $limit->bounds()->least, $most ?? $limit->bounds()->most), Limit::MAKER);
+        return $least === null && $most === null
+            ? $limit
+            : $limit->ruledAt(new Bound($least ?? $limit->bounds()->least, $most ?? $limit->bounds()->most), Limit::MAKER);
     }
 
     private function isKnown(string $input, Value $value, string $place, ?string $index): bool

@@ -7,8 +7,13 @@ namespace MuteTapper\Core\Sheet;
 /** Which values stand beside each other as one set. */
 final readonly class Peers
 {
-    private function __construct(public bool $byKind, public bool $elseAll, public int $least, public bool $atOneHeight = false, public bool $isOnePopulation = false)
-    {
+    private function __construct(
+        public bool $byKind,
+        public bool $elseAll,
+        public int $least,
+        public bool $atOneHeight = false,
+        public bool $isOnePopulation = false,
+    ) {
     }
 
     /** Valves of one kind, where at least so many were read. */

@@ -42,7 +42,9 @@ final class Populations
         if ($widest <= self::GAP * $middle || $smaller < 2 || $smaller < self::SMALLEST * $count) {
             return null;
         }
-        $range = static fn (Given $from, Given $to): string => sprintf('%s to %s', $units->figure($from->value->quantity()), $units->show(Quantity::base($to->value->base, $to->value->dimension)));
+        $range = static fn (Given $from, Given $to): string => sprintf(
+            '%s to %s', $units->figure($from->value->quantity()), $units->show(Quantity::base($to->value->base, $to->value->dimension)),
+        );
 
         return sprintf(
             'The set falls into two groups, %d at %s and %d at %s: cannot tell which of them is sound.',

@@ -24,8 +24,12 @@ final class Records
      * @param array<string, array<string, true>> $coils parts of indexes that occur, by place
      * @param list<string> $dates
      */
-    private function __construct(private readonly array $read, private readonly array $claimed, private readonly array $coils, private readonly array $dates)
-    {
+    private function __construct(
+        private readonly array $read,
+        private readonly array $claimed,
+        private readonly array $coils,
+        private readonly array $dates,
+    ) {
     }
 
     public static function of(CaseFile $case): self
@@ -82,7 +86,9 @@ final class Records
     /** @return list<string|null> */
     public function indexes(string $item, string $place): array
     {
-        return array_map(static fn (int|string $index): ?string => $index === '' ? null : (string) $index, array_keys($this->read[$item][$place] ?? []));
+        return array_map(
+            static fn (int|string $index): ?string => $index === '' ? null : (string) $index, array_keys($this->read[$item][$place] ?? []),
+        );
     }
 
     /** @param list<string> $stated places at which something may be claimed for the place */

@@ -18,8 +18,13 @@ final readonly class Sheets
      * @param array<string, Judged> $judged
      * @param array<string, string> $sheetOf code of the sheet on which a value is declared
      */
-    private function __construct(public array $sheets, public array $columns, public array $values, public array $judged, private array $sheetOf)
-    {
+    private function __construct(
+        public array $sheets,
+        public array $columns,
+        public array $values,
+        public array $judged,
+        private array $sheetOf,
+    ) {
     }
 
     public static function of(Sheet ...$sheets): self
@@ -32,15 +37,25 @@ final readonly class Sheets
                 $columns[$column->code] = $column;
                 $own[] = Value::read($column);
                 if ($column->isComparedWithClaim) {
-                    $own[] = Value::named($column->code.'_from_claim', $column->label.' against claim', $column->dimension(), $column->site, ...$column->index->axes)
-                        ->by(Way::derived(Departure::of($column->dimension()), ['found' => From::measured($column->code), 'claimed' => From::claim($column->code)]))
+                    $own[] = Value::named(
+                        $column->code.'_from_claim', $column->label.' against claim', $column->dimension(), $column->site,
+                        ...$column->index->axes,
+                    )
+                        ->by(
+                            Way::derived(
+                                Departure::of($column->dimension()),
+                                ['found' => From::measured($column->code), 'claimed' => From::claim($column->code)],
+                            ),
+                        )
                         ->shownIn($column->fineness);
                     $rules[] = Judged::departure($column);
                 }
             }
             foreach ($own as $value) {
                 if (isset($values[$value->name])) {
-                    throw new \LogicException(sprintf('The value “%s” is declared twice: on %s and on %s.', $value->name, $sheetOf[$value->name], $sheet->code));
+                    throw new \LogicException(
+                        sprintf('The value “%s” is declared twice: on %s and on %s.', $value->name, $sheetOf[$value->name], $sheet->code),
+                    );
                 }
                 $values[$value->name] = $value;
                 $sheetOf[$value->name] = $sheet->code;
@@ -118,7 +133,9 @@ final readonly class Sheets
                 }
                 $wanted = array_map(static fn ($input): string => $input->name, $way->calculation?->inputs() ?? []);
                 if (array_diff($wanted, array_keys($way->inputs)) !== []) {
-                    throw new \LogicException(sprintf('A way to “%s” lacks an input of “%s”.', $value->name, $way->calculation?->name() ?? ''));
+                    throw new \LogicException(
+                        sprintf('A way to “%s” lacks an input of “%s”.', $value->name, $way->calculation?->name() ?? ''),
+                    );
                 }
             }
         }

@@ -48,22 +48,34 @@ final readonly class Value
 
     public function by(Way ...$ways): self
     {
-        return new self($this->name, $this->title, $this->dimension, $this->site, $this->index, array_values($ways), $this->fineness, $this->short, $this->column, $this->isOfPair);
+        return new self(
+            $this->name, $this->title, $this->dimension, $this->site, $this->index, array_values($ways), $this->fineness, $this->short,
+            $this->column, $this->isOfPair,
+        );
     }
 
     public function shownIn(Fineness $fineness): self
     {
-        return new self($this->name, $this->title, $this->dimension, $this->site, $this->index, $this->ways, $fineness, $this->short, $this->column, $this->isOfPair);
+        return new self(
+            $this->name, $this->title, $this->dimension, $this->site, $this->index, $this->ways, $fineness, $this->short, $this->column,
+            $this->isOfPair,
+        );
     }
 
     /** It is known of outer and inner spring together, too, where that is what was specified. */
     public function ofPairToo(): self
     {
-        return new self($this->name, $this->title, $this->dimension, $this->site, $this->index, $this->ways, $this->fineness, $this->short, $this->column, true);
+        return new self(
+            $this->name, $this->title, $this->dimension, $this->site, $this->index, $this->ways, $this->fineness, $this->short,
+            $this->column, true,
+        );
     }
 
     public function headed(string $short): self
     {
-        return new self($this->name, $this->title, $this->dimension, $this->site, $this->index, $this->ways, $this->fineness, $short, $this->column, $this->isOfPair);
+        return new self(
+            $this->name, $this->title, $this->dimension, $this->site, $this->index, $this->ways, $this->fineness, $short, $this->column,
+            $this->isOfPair,
+        );
     }
 }

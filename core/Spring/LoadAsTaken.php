@@ -55,7 +55,9 @@ final class LoadAsTaken implements Calculation
     public function compute(Values $values): Uncertain
     {
         if (abs($values->one('height')->base - $values->one('wanted_height')->base) > self::SAME_HEIGHT) {
-            throw Contradiction::because('The load was taken at another height than it is claimed for, and the rate is not known: take a second load.');
+            throw Contradiction::because(
+                'The load was taken at another height than it is claimed for, and the rate is not known: take a second load.',
+            );
         }
 
         return $values->one('load');

@@ -51,6 +51,8 @@ final class LoadAtHeight implements Calculation
 
     public function compute(Values $values): Uncertain
     {
-        return $values->one('load')->plus($values->one('rate')->times($values->one('height')->minus($values->one('wanted_height')), Dimension::Force));
+        return $values->one('load')->plus(
+            $values->one('rate')->times($values->one('height')->minus($values->one('wanted_height')), Dimension::Force),
+        );
     }
 }

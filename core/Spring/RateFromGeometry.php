@@ -53,6 +53,9 @@ final class RateFromGeometry implements Calculation
     {
         $force = $values->one('shear_modulus')->times($values->one('wire_diameter')->toThe(4, Dimension::Ratio), Dimension::Ratio);
 
-        return $force->dividedBy($values->one('mean_diameter')->toThe(3, Dimension::Ratio)->times($values->one('active_coils'), Dimension::Ratio)->scaled(8), Dimension::Stiffness);
+        return $force->dividedBy(
+            $values->one('mean_diameter')->toThe(3, Dimension::Ratio)->times($values->one('active_coils'), Dimension::Ratio)->scaled(8),
+            Dimension::Stiffness,
+        );
     }
 }

@@ -58,7 +58,9 @@ final class RateFromTwoLoads implements Calculation
         }
         $gain = $values->one('load_open')->minus($values->one('load_seat'));
         if ($gain->base <= 0) {
-            throw Contradiction::because('The open load is not above the seat load: no spring gets softer than nothing, so one of the two loads is wrong.');
+            throw Contradiction::because(
+                'The open load is not above the seat load: no spring gets softer than nothing, so one of the two loads is wrong.',
+            );
         }
 
         return $gain->dividedBy($travel, Dimension::Stiffness);

@@ -61,7 +61,8 @@ final class ShearStress implements Calculation
         $wahl = $index->scaled(4)->minus($one)->dividedBy($index->scaled(4)->minus($one->scaled(4)), Dimension::Ratio)
             ->plus($one->scaled(0.615)->dividedBy($index, Dimension::Ratio));
 
-        return $wahl->times($values->one('load'), Dimension::Ratio)->times($values->one('mean_diameter'), Dimension::Ratio)->scaled(8 / M_PI)
+        return $wahl->times($values->one('load'), Dimension::Ratio)
+            ->times($values->one('mean_diameter'), Dimension::Ratio)->scaled(8 / M_PI)
             ->dividedBy($wire->toThe(3, Dimension::Ratio), Dimension::Stress);
     }
 }

@@ -42,12 +42,18 @@ final class SpringSheet
             step: Step::Bench,
             what: 'springs',
             columns: [
-                Column::length('free_height', Part::Spring, 0.8, 4.0)->at(Axis::Coil)->claimable()->departingAtMost('free_height_allowance')->usually(2.25),
-                Column::force('load_seat', Part::Spring, 0, 600, 'seat load')->at(Axis::Coil)->atHeight('installed_height')->by('spring_tester')->statable()->ofPairToo()->usually(168, Unit::PoundForce),
-                Column::force('load_open', Part::Spring, 0, 1500, 'open load')->at(Axis::Coil)->atHeight()->by('spring_tester')->statable()->ofPairToo()->usually(412, Unit::PoundForce),
+                Column::length('free_height', Part::Spring, 0.8, 4.0)
+                    ->at(Axis::Coil)->claimable()->departingAtMost('free_height_allowance')->usually(2.25),
+                Column::force('load_seat', Part::Spring, 0, 600, 'seat load')
+                    ->at(Axis::Coil)->atHeight('installed_height')->by('spring_tester')->statable()->ofPairToo()
+                    ->usually(168, Unit::PoundForce),
+                Column::force('load_open', Part::Spring, 0, 1500, 'open load')
+                    ->at(Axis::Coil)->atHeight()->by('spring_tester')->statable()->ofPairToo()->usually(412, Unit::PoundForce),
                 Column::length('bind_height', Part::Spring, 0.4, 2.5)->at(Axis::Coil)->by('height_micrometer')->claimable()->usually(1.215),
-                Column::length('outside_diameter', Part::Spring, 0.5, 2.5)->at(Axis::Coil)->headed('outside dia.')->claimable()->usually(1.54),
-                Column::length('inside_diameter', Part::Spring, 0.3, 2.2)->at(Axis::Coil)->headed('inside dia.')->claimable()->usually(1.12),
+                Column::length('outside_diameter', Part::Spring, 0.5, 2.5)
+                    ->at(Axis::Coil)->headed('outside dia.')->claimable()->usually(1.54),
+                Column::length('inside_diameter', Part::Spring, 0.3, 2.2)
+                    ->at(Axis::Coil)->headed('inside dia.')->claimable()->usually(1.12),
                 self::rate(),
             ],
             values: self::values(),
@@ -69,28 +75,51 @@ final class SpringSheet
 
     private static function rate(): Column
     {
-        $sum = LinearForm::of('rates-together', 'Rate of two springs together', Dimension::Stiffness, 'rate of the outer + rate of the inner', Source::published('parallel springs, any text; from memory'))
+        $sum = LinearForm::of(
+            'rates-together', 'Rate of two springs together', Dimension::Stiffness, 'rate of the outer + rate of the inner',
+            Source::published('parallel springs, any text; from memory'),
+        )
             ->plus('outer', 'rate of the outer spring')->plus('inner', 'rate of the inner spring');
 
-        return Column::of('rate', Part::Spring, 5, 3000, Unit::PoundForcePerInch)->at(Axis::Coil)->neverRead()->statable()->ofPairToo()->computedUnder('rate')->usually(400, Unit::PoundForcePerInch)->orElse(
+        return Column::of(
+            'rate', Part::Spring, 5, 3000, Unit::PoundForcePerInch,
+        )->at(Axis::Coil)->neverRead()->statable()->ofPairToo()->computedUnder('rate')->usually(400, Unit::PoundForcePerInch)->orElse(
             ...self::ofEachCoil(new RateFromTwoLoads(), [
                 'load_seat' => From::value('load_seat'), 'height_seat' => From::height('load_seat'),
                 'load_open' => From::value('load_open'), 'height_open' => From::height('load_open'),
             ]),
-            ...[Way::derived($sum, ['outer' => From::value('rate', Coil::Outer->value), 'inner' => From::value('rate', Coil::Inner->value)])->at(Coil::Pair->value)],
+            ...[
+                Way::derived(
+                    $sum,
+                    ['outer' => From::value('rate', Coil::Outer->value), 'inner' => From::value('rate', Coil::Inner->value)],
+                )->at(Coil::Pair->value),
+            ],
         );
     }
 
     /** @return list<Value> */
     private static function values(): array
     {
-        $inner = LinearForm::of('inner-installed-height', 'Installed height of the inner spring', Dimension::Length, 'installed height − retainer step', Source::practice())
-            ->plus('installed_height', 'installed height of the outer spring')->minus('inner_step', 'step of the retainer down to the inner spring');
-        $together = LinearForm::of('loads-together', 'Load of two springs together', Dimension::Force, 'load of the outer + load of the inner', Source::published('parallel springs, any text; from memory'))
+        $inner = LinearForm::of(
+            'inner-installed-height', 'Installed height of the inner spring', Dimension::Length, 'installed height − retainer step',
+            Source::practice(),
+        )
+            ->plus('installed_height', 'installed height of the outer spring')
+            ->minus('inner_step', 'step of the retainer down to the inner spring');
+        $together = LinearForm::of(
+            'loads-together', 'Load of two springs together', Dimension::Force, 'load of the outer + load of the inner',
+            Source::published('parallel springs, any text; from memory'),
+        )
             ->plus('outer', 'load of the outer spring at its height')->plus('inner', 'load of the inner spring at its height');
-        $travel = LinearForm::of('travel-to-bind', 'Travel to bind', Dimension::Length, 'installed height − net lift − bind height', Source::practice())
-            ->plus('installed_height', 'installed height, above all shims and locator')->minus('net_lift', 'net valve lift')->minus('bind_height', 'height at which the spring goes solid');
-        $lead = LinearForm::of('inner-travel-over-outer', 'Travel of the inner spring beyond that of the outer', Dimension::Length, 'travel of the inner − travel of the outer', Source::own())
+        $travel = LinearForm::of(
+            'travel-to-bind', 'Travel to bind', Dimension::Length, 'installed height − net lift − bind height', Source::practice(),
+        )
+            ->plus('installed_height', 'installed height, above all shims and locator')->minus('net_lift', 'net valve lift')
+            ->minus('bind_height', 'height at which the spring goes solid');
+        $lead = LinearForm::of(
+            'inner-travel-over-outer', 'Travel of the inner spring beyond that of the outer', Dimension::Length,
+            'travel of the inner − travel of the outer', Source::own(),
+        )
             ->plus('inner', 'travel to bind of the inner spring')->minus('outer', 'travel to bind of the outer spring');
         $load = static fn (string $reference): PercentDeparture => new PercentDeparture(
             'load-departure', 'Departure of a load', Dimension::Force, 'load', 'load as found', $reference,
@@ -105,36 +134,88 @@ final class SpringSheet
         return [
             Value::named('spring_height', 'installed height of the spring', Dimension::Length, Site::Station, Axis::Coil)->ofPairToo()->by(
                 Way::same(From::value('installed_height'))->at(Coil::Outer->value),
-                Way::derived($inner, ['installed_height' => From::value('installed_height'), 'inner_step' => From::value('inner_step')])->at(Coil::Inner->value),
+                Way::derived(
+                    $inner,
+                    ['installed_height' => From::value('installed_height'), 'inner_step' => From::value('inner_step')],
+                )->at(Coil::Inner->value),
                 Way::same(From::value('installed_height'))->at(Coil::Pair->value),
             ),
-            Value::named('seat_load', 'seat load at the installed height', Dimension::Force, Site::Station, Axis::Coil)->ofPairToo()->headed('load at its height')->by(
+            Value::named(
+                'seat_load', 'seat load at the installed height', Dimension::Force, Site::Station, Axis::Coil,
+            )->ofPairToo()->headed('load at its height')->by(
                 ...self::ofEachCoil(new LoadAtHeight(), [
-                    'load' => From::value('load_seat'), 'height' => From::height('load_seat'), 'rate' => From::value('rate'), 'wanted_height' => From::value('spring_height'),
+                    'load' => From::value('load_seat'), 'height' => From::height('load_seat'), 'rate' => From::value('rate'),
+                    'wanted_height' => From::value('spring_height'),
                 ]),
-                ...[Way::derived($together, ['outer' => From::value('seat_load', Coil::Outer->value), 'inner' => From::value('seat_load', Coil::Inner->value)])->at(Coil::Pair->value)],
+                ...[
+                    Way::derived(
+                        $together,
+                        ['outer' => From::value('seat_load', Coil::Outer->value), 'inner' => From::value('seat_load', Coil::Inner->value)],
+                    )->at(Coil::Pair->value),
+                ],
             ),
             ...array_map(self::atClaimedHeight(...), ['load_seat', 'load_open']),
             Value::named('load_from_claim', 'seat load against specification', Dimension::Percent, Site::Station, Axis::Coil)->ofPairToo()
-                ->by(Way::derived($claimed, ['load' => From::measured('load_seat_at_claimed_height'), 'reference' => From::claim('load_seat')])),
-            Value::named('open_load_from_claim', 'open load against specification', Dimension::Percent, Site::Station, Axis::Coil)->ofPairToo()
-                ->by(Way::derived($claimed, ['load' => From::measured('load_open_at_claimed_height'), 'reference' => From::claim('load_open')])),
-            Value::named('seat_load_from_claim', 'load at the installed height against specification', Dimension::Percent, Site::Station, Axis::Coil)->ofPairToo()
+                ->by(
+                    Way::derived(
+                        $claimed,
+                        ['load' => From::measured('load_seat_at_claimed_height'), 'reference' => From::claim('load_seat')],
+                    ),
+                ),
+            Value::named(
+                'open_load_from_claim', 'open load against specification', Dimension::Percent, Site::Station, Axis::Coil,
+            )->ofPairToo()
+                ->by(
+                    Way::derived(
+                        $claimed,
+                        ['load' => From::measured('load_open_at_claimed_height'), 'reference' => From::claim('load_open')],
+                    ),
+                ),
+            Value::named(
+                'seat_load_from_claim', 'load at the installed height against specification', Dimension::Percent, Site::Station, Axis::Coil,
+            )->ofPairToo()
                 ->by(Way::derived($claimed, ['load' => From::measured('seat_load'), 'reference' => From::claim('load_seat')])),
             Value::named('load_middle', 'middle value of the set', Dimension::Force, Site::Station, Axis::Coil)->by(Way::derived(
                 OfSet::middle('middle-value', 'Middle value of a set', 'loads', 'loads of the set', Dimension::Force),
-                ['loads' => From::peers('load_seat', Peers::ofKind(self::LEAST_SET)->atOneHeight()->ofOnePopulation())->called(self::TOO_FEW)],
+                [
+                    'loads' => From::peers(
+                        'load_seat', Peers::ofKind(self::LEAST_SET)->atOneHeight()->ofOnePopulation(),
+                    )->called(self::TOO_FEW),
+                ],
             )),
             Value::named('load_from_middle', 'seat load against the middle value', Dimension::Percent, Site::Station, Axis::Coil)
-                ->by(Way::derived($claimed, ['load' => From::measured('load_seat'), 'reference' => From::value('load_middle')->called(self::TOO_FEW)])),
+                ->by(
+                    Way::derived(
+                        $claimed,
+                        ['load' => From::measured('load_seat'), 'reference' => From::value('load_middle')->called(self::TOO_FEW)],
+                    ),
+                ),
             Value::named('rate_from_claim', 'rate against claim', Dimension::Percent, Site::Station, Axis::Coil)->ofPairToo()
                 ->by(Way::derived($rate, ['rate' => From::measured('rate'), 'reference' => From::claim('rate')])),
-            Value::named('free_height_allowance', 'free height that a tenth of the seat load is worth', Dimension::Length, Site::Station, Axis::Coil)
+            Value::named(
+                'free_height_allowance', 'free height that a tenth of the seat load is worth', Dimension::Length, Site::Station, Axis::Coil,
+            )
                 ->by(Way::derived(new FreeHeightAllowance(), ['load' => From::claim('load_seat'), 'rate' => From::value('rate')])),
             Value::named('travel_to_bind', 'travel to bind', Dimension::Length, Site::Station, Axis::Coil)
-                ->by(Way::derived($travel, ['installed_height' => From::value('spring_height'), 'net_lift' => From::value('net_lift'), 'bind_height' => From::value('bind_height')])),
+                ->by(
+                    Way::derived(
+                        $travel,
+                        [
+                            'installed_height' => From::value('spring_height'), 'net_lift' => From::value('net_lift'),
+                            'bind_height' => From::value('bind_height'),
+                        ],
+                    ),
+                ),
             Value::named('inner_travel_over_outer', 'travel of the inner spring beyond the outer', Dimension::Length)
-                ->by(Way::derived($lead, ['inner' => From::value('travel_to_bind', Coil::Inner->value), 'outer' => From::value('travel_to_bind', Coil::Outer->value)])),
+                ->by(
+                    Way::derived(
+                        $lead,
+                        [
+                            'inner' => From::value('travel_to_bind', Coil::Inner->value),
+                            'outer' => From::value('travel_to_bind', Coil::Outer->value),
+                        ],
+                    ),
+                ),
         ];
     }
 
@@ -143,11 +224,14 @@ final class SpringSheet
     {
         $inputs = ['load' => From::value($load), 'height' => From::height($load), 'wanted_height' => From::claimedHeight($load)];
 
-        return Value::named($load.'_at_claimed_height', 'load at the claimed height', Dimension::Force, Site::Station, Axis::Coil)->ofPairToo()->by(
+        return Value::named(
+            $load.'_at_claimed_height', 'load at the claimed height', Dimension::Force, Site::Station, Axis::Coil,
+        )->ofPairToo()->by(
             ...self::ofEachCoil(new LoadAsTaken(), $inputs),
             ...self::ofEachCoil(new LoadAtHeight(), $inputs + ['rate' => From::value('rate')]),
             ...($load !== 'load_seat' ? [] : [Way::derived(new LoadAtHeight(), [
-                'load' => From::value('seat_load'), 'height' => From::value('spring_height'), 'rate' => From::value('rate'), 'wanted_height' => From::claimedHeight('load_seat'),
+                'load' => From::value('seat_load'), 'height' => From::value('spring_height'), 'rate' => From::value('rate'),
+                'wanted_height' => From::claimedHeight('load_seat'),
             ])->at(Coil::Pair->value)]),
         );
     }
@@ -173,8 +257,14 @@ final class SpringSheet
                 $height = $bench->reading($station->code(), $column, $coil->value)?->height();
                 $middle = $height === null ? null : $bench->value($station->code(), 'load_middle', $coil->value);
                 if ($height !== null && $middle instanceof Given && $middle->trace !== null) {
-                    $set = sprintf('%ss%s at %s', $station->kind->word(), $coil === Coil::Inner ? ', inner springs,' : '', $units->show($height->quantity()));
-                    $said[$set] ??= sprintf('Middle value of %d %s: %s.', count($middle->trace->values->all('loads')), $set, $units->show($middle->value->quantity())).($middle->doubt === null ? '' : ' '.$middle->doubt);
+                    $set = sprintf(
+                        '%ss%s at %s', $station->kind->word(), $coil === Coil::Inner ? ', inner springs,' : '',
+                        $units->show($height->quantity()),
+                    );
+                    $said[$set] ??= sprintf(
+                        'Middle value of %d %s: %s.', count($middle->trace->values->all('loads')), $set,
+                        $units->show($middle->value->quantity()),
+                    ).($middle->doubt === null ? '' : ' '.$middle->doubt);
                 }
             }
         }

@@ -29,7 +29,9 @@ final readonly class Attention
     public static function at(CaseFile $case, Knowledge $knowledge, array $causes, string $place, int $most): array
     {
         $engine = $case->engine;
-        $site = $engine->station($place) !== null ? Site::Station : ($engine->siteOf($place, Site::Cylinder) === null ? Site::Engine : Site::Cylinder);
+        $site = $engine->station($place) !== null
+            ? Site::Station
+            : ($engine->siteOf($place, Site::Cylinder) === null ? Site::Engine : Site::Cylinder);
         $answered = $looked = [];
         foreach ($case->log->standing(EntryKind::Finding) as $entry) {
             if ($entry->slot->place === $place) {

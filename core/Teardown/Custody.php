@@ -21,7 +21,10 @@ final readonly class Custody
     /** @throws BadDocument */
     public static function fromNode(Node $data): self
     {
-        $custody = new self($data->get('where')->choice(Whereabouts::class), trim($data->maybe('whom')?->text(200) ?? ''), trim($data->maybe('note')?->text(1000) ?? ''));
+        $custody = new self(
+            $data->get('where')->choice(Whereabouts::class), trim($data->maybe('whom')?->text(200) ?? ''),
+            trim($data->maybe('note')?->text(1000) ?? ''),
+        );
         if ($custody->where->isOutside() && $custody->whom === '') {
             throw BadDocument::at('/whom', 'a part that leaves the shop needs the name of who has it.');
         }
@@ -37,6 +40,8 @@ final readonly class Custody
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return array_filter(['where' => $this->where->value, 'whom' => $this->whom, 'note' => $this->note], static fn (string $text): bool => $text !== '');
+        return array_filter(
+            ['where' => $this->where->value, 'whom' => $this->whom, 'note' => $this->note], static fn (string $text): bool => $text !== '',
+        );
     }
 }

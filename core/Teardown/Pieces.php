@@ -26,7 +26,9 @@ final readonly class Pieces
     /** @throws BadDocument */
     public static function fromNode(Node $data): self
     {
-        return new self($data->get('expected')->whole(0, 500), $data->get('found')->whole(0, 500), trim($data->maybe('note')?->text(1000) ?? ''));
+        return new self(
+            $data->get('expected')->whole(0, 500), $data->get('found')->whole(0, 500), trim($data->maybe('note')?->text(1000) ?? ''),
+        );
     }
 
     public static function slot(string $place, Part $part): Slot

@@ -38,7 +38,9 @@ final readonly class TeardownPlan
     {
         $chosen = [];
         foreach ($steps as $code => $step) {
-            $wantedFor = array_values(array_filter($step->families, static fn (string $family): bool => ($suspicions[$family] ?? 0.0) >= self::SUSPECTED_FROM));
+            $wantedFor = array_values(
+                array_filter($step->families, static fn (string $family): bool => ($suspicions[$family] ?? 0.0) >= self::SUSPECTED_FROM),
+            );
             if ($step->belongsTo($case->engine) && ($step->families === [] || $wantedFor !== [])) {
                 $chosen[$code] = [$step, $wantedFor];
             }
@@ -49,10 +51,18 @@ final readonly class TeardownPlan
         foreach ($ordered as $code => $step) {
             $before[$code] = true;
             $state = $records[$code]->state ?? StepState::Open;
-            $tooEarly = array_filter($step->after, static fn (string $other): bool => isset($ordered[$other]) && !isset($before[$other]) && ($records[$other]->state ?? StepState::Open) === StepState::Open);
+            $tooEarly = array_filter(
+                $step->after,
+                static fn (string $other): bool => isset(
+                    $ordered[$other],
+                ) && !isset($before[$other]) && ($records[$other]->state ?? StepState::Open) === StepState::Open,
+            );
             $planned[] = new StepInPlan(
                 $step, $state, $records[$code]->reason ?? '',
-                array_map(static fn (Requirement $requirement): Missing => self::missing($requirement, $case, $sheets, $questions, $failed), $step->recordFirst),
+                array_map(
+                    static fn (Requirement $requirement): Missing => self::missing($requirement, $case, $sheets, $questions, $failed),
+                    $step->recordFirst,
+                ),
                 array_map(static fn (string $other): string => $ordered[$other]->label, array_values($tooEarly)),
                 $chosen[$code][1],
             );
@@ -98,13 +108,26 @@ final readonly class TeardownPlan
         $engine = $case->engine;
         [$sites, $has] = match ($requirement->kind) {
             RequirementKind::Reading => self::readings($case, $sheets, $code),
-            RequirementKind::Answer => self::answers($case, $questions[$code] ?? throw BadDocument::at('/record_first', 'there is no question '.$code.'.')),
-            RequirementKind::Look => [$engine->sites(self::part($code)->site()), self::places($case, [EntryKind::Look, EntryKind::Finding], $code)],
-            RequirementKind::Photograph => [self::toBePhotographed($case, self::part($code), $failed), self::places($case, [EntryKind::Photograph], $code)],
-            RequirementKind::Confirm => [[Place::ENGINE], $case->log->headOf(StepRecord::confirmation($code)) === null ? [] : [Place::ENGINE => true]],
+            RequirementKind::Answer => self::answers(
+                $case,
+                $questions[$code] ?? throw BadDocument::at('/record_first', 'there is no question '.$code.'.'),
+            ),
+            RequirementKind::Look => [
+                $engine->sites(self::part($code)->site()), self::places($case, [EntryKind::Look, EntryKind::Finding], $code),
+            ],
+            RequirementKind::Photograph => [
+                self::toBePhotographed($case, self::part($code), $failed), self::places($case, [EntryKind::Photograph], $code),
+            ],
+            RequirementKind::Confirm => [
+                [Place::ENGINE],
+                $case->log->headOf(StepRecord::confirmation($code)) === null ? [] : [Place::ENGINE => true],
+            ],
         };
 
-        return new Missing($requirement, array_values(array_filter($sites, static fn (string $site): bool => !isset($has[$site]))), count($sites));
+        return new Missing(
+            $requirement,
+            array_values(array_filter($sites, static fn (string $site): bool => !isset($has[$site]))), count($sites),
+        );
     }
 
     /** @return array{list<string>, array<string, true>} sites that have the reading, and those at which one stands */
@@ -192,7 +215,9 @@ final readonly class TeardownPlan
             foreach ($planned->missing() as $missing) {
                 if ($missing->requirement->kind === RequirementKind::Photograph) {
                     foreach ($missing->places as $place) {
-                        $shots[$missing->requirement->code.'/'.$place] ??= ['part' => self::part($missing->requirement->code), 'place' => $place, 'before' => $planned->step->label];
+                        $shots[$missing->requirement->code.'/'.$place] ??= [
+                            'part' => self::part($missing->requirement->code), 'place' => $place, 'before' => $planned->step->label,
+                        ];
                     }
                 }
             }

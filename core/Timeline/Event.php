@@ -15,8 +15,14 @@ final readonly class Event
     public const PART = 'timeline';
     public const ITEM = 'event';
 
-    private function __construct(public EventKind $what, public ?\DateTimeImmutable $date, public ?float $amount, public RunUnit $unit, public bool $sameSymptom, public string $words)
-    {
+    private function __construct(
+        public EventKind $what,
+        public ?\DateTimeImmutable $date,
+        public ?float $amount,
+        public RunUnit $unit,
+        public bool $sameSymptom,
+        public string $words,
+    ) {
     }
 
     /** @throws BadDocument */
@@ -28,7 +34,8 @@ final readonly class Event
         }
 
         return new self(
-            $data->get('what')->choice(EventKind::class), $data->maybe('date')?->day(), $amount, $data->maybe('unit')?->choice(RunUnit::class) ?? RunUnit::Hours,
+            $data->get('what')->choice(EventKind::class), $data->maybe('date')?->day(), $amount,
+            $data->maybe('unit')?->choice(RunUnit::class) ?? RunUnit::Hours,
             $data->maybe('sameSymptom')?->flag() ?? false, trim($data->maybe('words')?->text(2000) ?? ''),
         );
     }

@@ -57,8 +57,18 @@ final readonly class Timeline
             if ($event->what === EventKind::Build) {
                 $last = null; // the count begins anew
             }
-            if ($last !== null && $event->amount !== null && $last->amount !== null && $event->unit === $last->unit && $event->amount < $last->amount) {
-                $found[] = sprintf('The %s%s at %s %s stands after the %s at %s %s: the count runs backwards.', $event->what->value, $event->date === null ? '' : ' of '.$event->date->format('Y-m-d'), $event->amount, $event->unit->value, $last->what->value, $last->amount, $last->unit->value);
+            if (
+                $last !== null
+                && $event->amount !== null
+                && $last->amount !== null
+                && $event->unit === $last->unit
+                && $event->amount < $last->amount
+            ) {
+                $found[] = sprintf(
+                    'The %s%s at %s %s stands after the %s at %s %s: the count runs backwards.', $event->what->value,
+                    $event->date === null ? '' : ' of '.$event->date->format('Y-m-d'), $event->amount, $event->unit->value,
+                    $last->what->value, $last->amount, $last->unit->value,
+                );
             }
             if ($event->amount !== null) {
                 $last = $event;

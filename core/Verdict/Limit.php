@@ -44,7 +44,9 @@ final readonly class Limit
     {
         $unit = $node->get('unit')->choice(Unit::class);
         $side = $node->get('side')->choice(Side::class);
-        $schools = static fn (Node $schools): array => array_map(static fn (Node $limit): Bound => self::bound($limit, $side, $unit), $schools->members());
+        $schools = static fn (Node $schools): array => array_map(
+            static fn (Node $limit): Bound => self::bound($limit, $side, $unit), $schools->members(),
+        );
         $byKind = [];
         foreach ($node->maybe('by_kind')?->members() ?? [] as $kind => $own) {
             $byKind[ValveKind::from($kind)->value] = $schools($own);

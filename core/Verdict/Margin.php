@@ -44,8 +44,14 @@ final readonly class Margin
      * @param list<string> $missing
      * @param Given|null $asClaimed what it would be by the build as claimed: shown, but no evidence
      */
-    public static function notMeasured(string $place, ?string $index, Limit $limit, array $missing, ?string $because = null, ?Given $asClaimed = null): self
-    {
+    public static function notMeasured(
+        string $place,
+        ?string $index,
+        Limit $limit,
+        array $missing,
+        ?string $because = null,
+        ?Given $asClaimed = null,
+    ): self {
         $trace = $asClaimed === null ? null : $asClaimed->trace ?? Trace::asRead($asClaimed);
 
         return new self($place, $index, $limit, null, Verdict::NotMeasured, null, $missing, $because, $trace, []);

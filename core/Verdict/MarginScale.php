@@ -48,7 +48,9 @@ final readonly class MarginScale
             default => 1 - self::NOTCH,
         };
         $bound = $limit->bounds();
-        $span = $isInterval && $bound->least !== null && $bound->most !== null ? ($bound->most->base - $bound->least->base) / (self::UPPER - self::LOWER) : $limit->span->base;
+        $span = $isInterval && $bound->least !== null && $bound->most !== null
+            ? ($bound->most->base - $bound->least->base) / (self::UPPER - self::LOWER)
+            : $limit->span->base;
         $from = $limit->value()->base - $notch * $span;
         $figure = static fn (float $base): float => $limit->side === Side::Within ? abs($base) : $base;
         $at = static fn (float $base): float => ($figure($base) - $from) / $span;
@@ -69,6 +71,9 @@ final readonly class MarginScale
         $offScale = $position < 0 ? 'low' : ($position > 1 ? 'high' : null);
         $half = 2 * $value->standard() / $span;
 
-        return new self($notch, $upper, $goodIsRight, $clamp($position), $clamp($position - $half), $clamp($position + $half), $offScale, $others, $strokes, $from, $from + $span);
+        return new self(
+            $notch, $upper, $goodIsRight, $clamp($position), $clamp($position - $half), $clamp($position + $half), $offScale, $others,
+            $strokes, $from, $from + $span,
+        );
     }
 }

@@ -64,6 +64,11 @@ final class Assessments
     {
         $heads = $this->connection->fetchFirstColumn('SELECT entry_id FROM slot_head WHERE case_id = ? ORDER BY first_seq', [$case->id]);
 
-        return hash('sha256', json_encode([$heads, $case->engine, $case->description, $this->knowledge->current()->hash, $this->coreHash], \JSON_THROW_ON_ERROR));
+        return hash(
+            'sha256',
+            json_encode(
+                [$heads, $case->engine, $case->description, $this->knowledge->current()->hash, $this->coreHash], \JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 }

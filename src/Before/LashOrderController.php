@@ -16,10 +16,18 @@ final class LashOrderController
 {
     #[Route('/api/cases/{id}/lash-order', methods: ['GET'])]
     #[OA\Get(path: '/api/cases/{id}/lash-order', operationId: 'getLashOrder', responses: [
-        new OA\Response(response: 200, description: 'where the crank stands, and what is pulled next', content: new OA\JsonContent(ref: LashOrderView::class)),
+        new OA\Response(
+            response: 200, description: 'where the crank stands, and what is pulled next',
+            content: new OA\JsonContent(ref: LashOrderView::class),
+        ),
     ])]
     public function order(CaseRecord $case, Assessments $assessments): JsonResponse
     {
-        return new JsonResponse($assessments->kept('lash-order', $case, static fn (Assessment $assessment): LashOrderView => LashOrderView::of($assessment->bench)));
+        return new JsonResponse(
+            $assessments->kept(
+                'lash-order', $case,
+                static fn (Assessment $assessment): LashOrderView => LashOrderView::of($assessment->bench),
+            ),
+        );
     }
 }

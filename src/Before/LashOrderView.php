@@ -21,17 +21,25 @@ final readonly class LashOrderView
      * @param list<string> $dates days of earlier sheets, oldest first
      * @param string|null $nextPull station to be pulled next, or null when all are done
      */
-    private function __construct(public array $order, public bool $fromFiringOrder, public array $wantThird, public array $dates, public ?string $nextPull)
-    {
+    private function __construct(
+        public array $order,
+        public bool $fromFiringOrder,
+        public array $wantThird,
+        public array $dates,
+        public ?string $nextPull,
+    ) {
     }
 
     public static function of(Bench $bench): self
     {
         $order = LashOrder::of($bench->case->engine);
         $stops = array_map(static fn (array $stop): LashStopView => new LashStopView(
-            $stop['cylinder']->code(), $stop['cylinder']->number, self::codes($stop['stations']), self::words($stop['cylinder'], $stop['overlap'], $order->isEven),
+            $stop['cylinder']->code(), $stop['cylinder']->number, self::codes($stop['stations']),
+            self::words($stop['cylinder'], $stop['overlap'], $order->isEven),
         ), $order->stops);
-        $third = array_filter(self::codes($order->stations()), static fn (string $station): bool => PullSheet::wantsThird($bench, $station));
+        $third = array_filter(
+            self::codes($order->stations()), static fn (string $station): bool => PullSheet::wantsThird($bench, $station),
+        );
 
         return new self($stops, $order->fromFiringOrder, array_values($third), $bench->dates(), PullSheet::next($bench));
     }
@@ -53,7 +61,10 @@ final readonly class LashOrderView
         return match (true) {
             $overlap === null => $at.': both its lobes point away from their followers.',
             $isEven === true => sprintf('%s: cylinder %d rocks at overlap.', $at, $overlap->number),
-            default => sprintf('%s: both its lobes point away from their followers. If the engine fires evenly, cylinder %d rocks at overlap.', $at, $overlap->number),
+            default => sprintf(
+                '%s: both its lobes point away from their followers. If the engine fires evenly, cylinder %d rocks at overlap.', $at,
+                $overlap->number,
+            ),
         };
     }
 }

@@ -30,10 +30,13 @@ final class CalcCommand extends JsonCommand
     protected function result(InputInterface $input): mixed
     {
         if ((bool) $input->getOption('list')) {
-            return array_map(static fn (Calculation $calculation): CalculationView => CalculationView::of($calculation), Calculations::all());
+            return array_map(
+                static fn (Calculation $calculation): CalculationView => CalculationView::of($calculation), Calculations::all(),
+            );
         }
         $name = self::word($input, 'name');
-        $calculation = Calculations::named($name) ?? throw Problem::notFound(sprintf('There is no calculation “%s”; calc --list names them.', $name));
+        $calculation = Calculations::named($name)
+            ?? throw Problem::notFound(sprintf('There is no calculation “%s”; calc --list names them.', $name));
         $path = self::word($input, 'input', true);
         $units = UnitSystem::tryFrom(self::word($input, 'units', true)) ?? throw Problem::invalid('Units are inch or metric.');
 

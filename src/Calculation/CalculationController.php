@@ -20,17 +20,27 @@ final class CalculationController
 {
     #[Route('', methods: ['GET'])]
     #[OA\Get(path: '/api/calculations', operationId: 'listCalculations', responses: [
-        new OA\Response(response: 200, description: 'all declarations', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: CalculationView::class))),
+        new OA\Response(
+            response: 200, description: 'all declarations',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: CalculationView::class)),
+        ),
     ])]
     public function list(): JsonResponse
     {
-        return new JsonResponse(array_map(static fn (Calculation $calculation): CalculationView => CalculationView::of($calculation), Calculations::all()));
+        return new JsonResponse(
+            array_map(static fn (Calculation $calculation): CalculationView => CalculationView::of($calculation), Calculations::all()),
+        );
     }
 
     #[Route('/{name}', methods: ['POST'])]
-    #[OA\Post(path: '/api/calculations/{name}', operationId: 'runCalculation', parameters: [new OA\QueryParameter(name: 'units', schema: new OA\Schema(type: 'string', enum: ['inch', 'metric']))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(type: 'object')), responses: [
-        new OA\Response(response: 200, description: 'the result with its reasoning', content: new OA\JsonContent(ref: TraceView::class)),
-    ])]
+    #[OA\Post(
+        path: '/api/calculations/{name}', operationId: 'runCalculation',
+        parameters: [new OA\QueryParameter(name: 'units', schema: new OA\Schema(type: 'string', enum: ['inch', 'metric']))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(type: 'object')), responses: [
+            new OA\Response(response: 200, description: 'the result with its reasoning', content: new OA\JsonContent(
+                ref: TraceView::class,
+            )),
+        ])]
     public function run(string $name, Request $request): JsonResponse
     {
         $calculation = Calculations::named($name) ?? throw Problem::notFound(sprintf('There is no calculation “%s”.', $name));

@@ -27,8 +27,14 @@ final readonly class CalculationView
     public static function of(Calculation $calculation): self
     {
         return new self(
-            $calculation->name(), $calculation->title(), $calculation->formula(), $calculation->source()->mark, $calculation->source()->text, $calculation->resultDimension()->value,
-            array_map(static fn (Input $input): CalculationInputView => new CalculationInputView($input->name, $input->meaning, $input->dimension->value, $input->isList), $calculation->inputs()),
+            $calculation->name(), $calculation->title(), $calculation->formula(), $calculation->source()->mark,
+            $calculation->source()->text, $calculation->resultDimension()->value,
+            array_map(
+                static fn (Input $input): CalculationInputView => new CalculationInputView(
+                    $input->name, $input->meaning, $input->dimension->value, $input->isList,
+                ),
+                $calculation->inputs(),
+            ),
         );
     }
 }

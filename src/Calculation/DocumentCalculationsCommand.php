@@ -16,11 +16,19 @@ final class DocumentCalculationsCommand extends Command
 {
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $page = "# Calculations\n\nMade from their declarations by `bin/console app:document-calculations`. Each runs by `bin/console calc NAME --input FILE.json`\nand by `POST /api/calculations/NAME`. Marks: *pub* published, *practice* common practice of the trade, *own* own computation.\n";
+        $page = "# Calculations\n\nMade from their declarations by `bin/console app:document-calculations`. "
+            ."Each runs by `bin/console calc NAME --input FILE.json`\nand by `POST /api/calculations/NAME`. "
+            ."Marks: *pub* published, *practice* common practice of the trade, *own* own computation.\n";
         foreach (Calculations::all() as $calculation) {
-            $page .= sprintf("\n## %s\n\n`%s` → %s\n\n%s\n\n", $calculation->title(), $calculation->name(), str_replace('_', ' ', $calculation->resultDimension()->value), $calculation->formula());
+            $page .= sprintf(
+                "\n## %s\n\n`%s` → %s\n\n%s\n\n", $calculation->title(), $calculation->name(),
+                str_replace('_', ' ', $calculation->resultDimension()->value), $calculation->formula(),
+            );
             foreach ($calculation->inputs() as $declared) {
-                $page .= sprintf("- `%s` (%s%s): %s\n", $declared->name, $declared->isList ? 'list of ' : '', str_replace('_', ' ', $declared->dimension->value), $declared->meaning);
+                $page .= sprintf(
+                    "- `%s` (%s%s): %s\n", $declared->name, $declared->isList ? 'list of ' : '',
+                    str_replace('_', ' ', $declared->dimension->value), $declared->meaning,
+                );
             }
             $page .= sprintf("\nSource [%s]: %s.\n", $calculation->source()->mark, rtrim($calculation->source()->text, '.'));
         }

@@ -33,11 +33,18 @@ final readonly class TraceView
         $inputs = [];
         foreach ($trace->calculation->inputs() as $input) {
             foreach ($trace->values->given[$input->name] as $given) {
-                $inputs[] = new TraceInputView($input->name, $input->meaning, QuantityView::uncertain($given->value, $units, $fineness === Fineness::Tenths ? Fineness::Fine : $fineness), $given->origin, $shares[$input->name]);
+                $inputs[] = new TraceInputView(
+                    $input->name, $input->meaning,
+                    QuantityView::uncertain($given->value, $units, $fineness === Fineness::Tenths ? Fineness::Fine : $fineness),
+                    $given->origin, $shares[$input->name],
+                );
             }
         }
         $source = $trace->calculation->source();
 
-        return new self($trace->calculation->name(), $trace->calculation->title(), $trace->calculation->formula(), $source->mark, $source->text, $inputs, QuantityView::uncertain($trace->result, $units, $fineness));
+        return new self(
+            $trace->calculation->name(), $trace->calculation->title(), $trace->calculation->formula(), $source->mark, $source->text,
+            $inputs, QuantityView::uncertain($trace->result, $units, $fineness),
+        );
     }
 }

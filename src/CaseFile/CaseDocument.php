@@ -38,7 +38,8 @@ final readonly class CaseDocument
 {
     public const FORMAT = 'mute-tapper-case';
     public const VERSION = 1;
-    private const JSON = \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION | \JSON_THROW_ON_ERROR;
+    private const JSON = \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES
+        | \JSON_PRESERVE_ZERO_FRACTION | \JSON_THROW_ON_ERROR;
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -60,7 +61,8 @@ final readonly class CaseDocument
                 $sha256 = $entry->node()->get('sha256')->word();
                 $photograph = $this->entities->find(Photograph::class, $sha256);
                 $photographs[$sha256] = $photograph === null ? ['sha256' => $sha256] : [
-                    'sha256' => $sha256, 'media_type' => $photograph->mediaType, 'bytes' => $photograph->bytes, 'width' => $photograph->width, 'height' => $photograph->height,
+                    'sha256' => $sha256, 'media_type' => $photograph->mediaType, 'bytes' => $photograph->bytes,
+                    'width' => $photograph->width, 'height' => $photograph->height,
                     'file_name' => $photograph->fileName, 'received_at' => $photograph->receivedAt->format(\DATE_ATOM),
                 ];
             }
@@ -70,16 +72,23 @@ final readonly class CaseDocument
         return json_encode([
             'format' => self::FORMAT,
             'version' => self::VERSION,
-            'case' => ['id' => $case->id, 'name' => $case->name, 'created_at' => $case->createdAt->format(\DATE_ATOM), 'copied_from' => $case->copiedFrom],
+            'case' => [
+                'id' => $case->id, 'name' => $case->name, 'created_at' => $case->createdAt->format(\DATE_ATOM),
+                'copied_from' => $case->copiedFrom,
+            ],
             'engine' => $engine->toArray(),
-            'stations' => array_map(static fn (Station $station): array => ['code' => $station->code(), 'label' => $station->label()], $engine->stations),
+            'stations' => array_map(
+                static fn (Station $station): array => ['code' => $station->code(), 'label' => $station->label()], $engine->stations,
+            ),
             'settings' => $this->cases->settings($case)->toArray(),
             'story' => $this->cases->story($case)->toArray(),
             'entries' => array_map(static fn (Entry $entry): array => $entry->toArray(), $entries),
             'photographs' => array_values($photographs),
             'call' => $case->callDocument,
             'signed_calls' => array_map(
-                static fn (SignedCall $signed): array => ['id' => $signed->id, 'by' => $signed->by, 'at' => $signed->at->format(\DATE_ATOM), 'content' => $signed->content],
+                static fn (SignedCall $signed): array => [
+                    'id' => $signed->id, 'by' => $signed->by, 'at' => $signed->at->format(\DATE_ATOM), 'content' => $signed->content,
+                ],
                 $this->entities->getRepository(SignedCall::class)->findBy(['case' => $case], ['at' => 'ASC', 'id' => 'ASC']),
             ),
         ], self::JSON)."\n";
@@ -94,19 +103,33 @@ final readonly class CaseDocument
     {
         $document = JsonBody::decode($json, $name);
         if (!is_array($document->raw()) || !$document->has('format') || $document->get('format')->raw() !== self::FORMAT) {
-            throw Problem::invalid(sprintf('%s is JSON, but not a case of this program: “format” must be “%s”.', $name, self::FORMAT), ['pointer' => '/format']);
+            throw Problem::invalid(
+                sprintf('%s is JSON, but not a case of this program: “format” must be “%s”.', $name, self::FORMAT),
+                ['pointer' => '/format'],
+            );
         }
         $version = $document->get('version')->raw();
         if ($version !== self::VERSION) {
-            throw Problem::invalid(sprintf('%s is a case of version %s; this program reads version %d.', $name, json_encode($version), self::VERSION), ['pointer' => '/version']);
+            throw Problem::invalid(
+                sprintf('%s is a case of version %s; this program reads version %d.', $name, json_encode($version), self::VERSION),
+                ['pointer' => '/version'],
+            );
         }
-        $result = (new Validator())->validate(json_decode($json, false, 64), (string) file_get_contents($this->projectFolder.'/docs/formats/case.schema.json'));
+        $result = (new Validator())->validate(
+            json_decode($json, false, 64), (string) file_get_contents($this->projectFolder.'/docs/formats/case.schema.json'),
+        );
         $error = $result->error();
         if ($error !== null) {
             // The innermost error says most: what encloses it only says that something inside is wrong.
             $error = self::innermost($error);
-            $pointer = implode('', array_map(static fn (mixed $key): string => is_int($key) || is_string($key) ? '/'.$key : '', $error->data()->fullPath()));
-            throw Problem::invalid(sprintf('%s, at %s: %s', $name, '' === $pointer ? 'its top' : $pointer, (new ErrorFormatter())->formatErrorMessage($error)), ['pointer' => $pointer]);
+            $pointer = implode(
+                '',
+                array_map(static fn (mixed $key): string => is_int($key) || is_string($key) ? '/'.$key : '', $error->data()->fullPath()),
+            );
+            throw Problem::invalid(
+                sprintf('%s, at %s: %s', $name, '' === $pointer ? 'its top' : $pointer, (new ErrorFormatter())->formatErrorMessage($error)),
+                ['pointer' => $pointer],
+            );
         }
         $case = CaseFile::fromNode($document);
         (new EntryRules($this->knowledge->current(), AllSheets::get()))->checkAll($case);
@@ -137,10 +160,15 @@ final readonly class CaseDocument
         $id = Entry::uuid($document->get('case')->get('id'));
         $known = $this->entities->find(CaseRecord::class, $id);
         if ($known !== null && !$asCopy) {
-            throw Problem::conflict(sprintf('This case is here already, as number %04d. Import it as a copy to have it twice.', $known->number), ['existing' => $id]);
+            throw Problem::conflict(
+                sprintf('This case is here already, as number %04d. Import it as a copy to have it twice.', $known->number),
+                ['existing' => $id],
+            );
         }
 
-        return $this->entities->wrapInTransaction(fn (): CaseRecord => $this->store($document, $known === null ? $id : Uuid::v7()->toRfc4122(), $known?->id, $by));
+        return $this->entities->wrapInTransaction(
+            fn (): CaseRecord => $this->store($document, $known === null ? $id : Uuid::v7()->toRfc4122(), $known?->id, $by),
+        );
     }
 
     private function store(Node $document, string $id, ?string $copiedFrom, string $by): CaseRecord
@@ -160,7 +188,11 @@ final readonly class CaseDocument
         foreach ($document->maybe('photographs')?->items() ?? [] as $node) {
             $sha256 = $node->get('sha256')->word(64);
             if ($this->entities->find(Photograph::class, $sha256) === null) {
-                $photograph = new Photograph($sha256, $node->get('media_type')->word(), $node->get('bytes')->whole(1, \PHP_INT_MAX), $node->get('width')->whole(1, 100000), $node->get('height')->whole(1, 100000), $node->get('file_name')->text(200), new \DateTimeImmutable($node->get('received_at')->word()));
+                $photograph = new Photograph(
+                    $sha256, $node->get('media_type')->word(), $node->get('bytes')->whole(1, \PHP_INT_MAX),
+                    $node->get('width')->whole(1, 100000), $node->get('height')->whole(1, 100000), $node->get('file_name')->text(200),
+                    new \DateTimeImmutable($node->get('received_at')->word()),
+                );
                 $photograph->workingCopy = WorkingCopyState::Missing;
                 $this->entities->persist($photograph);
             }
@@ -171,7 +203,9 @@ final readonly class CaseDocument
                 $case, $node->get('by')->word(80), new \DateTimeImmutable($node->get('at')->word()), $node->get('content')->map(),
             ));
         }
-        $this->entities->persist(new AuditRecord($case, $case->revision, 'import', $by, $this->clock->now(), ['copied_from' => $copiedFrom]));
+        $this->entities->persist(
+            new AuditRecord($case, $case->revision, 'import', $by, $this->clock->now(), ['copied_from' => $copiedFrom]),
+        );
 
         return $case;
     }
@@ -185,9 +219,14 @@ final readonly class CaseDocument
             $entry = Entry::fromNode($node);
             if ($renew) {
                 $newIds[$entry->id] = Uuid::v7()->toRfc4122();
-                $entry = new Entry($newIds[$entry->id], $entry->kind, $entry->slot, $entry->supersedes === null ? null : $newIds[$entry->supersedes], $entry->reason, $entry->by, $entry->at, $entry->knowledge, $entry->data);
+                $entry = new Entry(
+                    $newIds[$entry->id], $entry->kind, $entry->slot, $entry->supersedes === null ? null : $newIds[$entry->supersedes],
+                    $entry->reason, $entry->by, $entry->at, $entry->knowledge, $entry->data,
+                );
             } elseif ($this->entities->find(EntryRecord::class, $entry->id) !== null) {
-                throw Problem::conflict(sprintf('The entry %s of this file belongs to another case here.', $entry->id), ['pointer' => $node->pointer.'/id']);
+                throw Problem::conflict(
+                    sprintf('The entry %s of this file belongs to another case here.', $entry->id), ['pointer' => $node->pointer.'/id'],
+                );
             }
             ++$case->revision;
             $record = EntryRecord::of($case, $case->revision, $entry);

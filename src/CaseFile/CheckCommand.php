@@ -28,6 +28,9 @@ final class CheckCommand extends JsonCommand
         $path = self::word($input, 'file');
         $document = $this->document->check(self::file($path), $path);
 
-        return ['file' => $path, 'case' => $document->get('case')->get('name')->text(), 'entries' => count($document->get('entries')->items()), 'accepted' => true];
+        return [
+            'file' => $path, 'case' => $document->get('case')->get('name')->text(), 'entries' => count($document->get('entries')->items()),
+            'accepted' => true,
+        ];
     }
 }

@@ -22,8 +22,12 @@ use Psr\Clock\ClockInterface;
 /** Makes cases and changes their documents; each change under the version that the person saw. */
 final readonly class Documents
 {
-    public function __construct(private EntityManagerInterface $entities, private Cases $cases, private KnowledgeFiles $knowledge, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Cases $cases,
+        private KnowledgeFiles $knowledge,
+        private ClockInterface $clock,
+    ) {
     }
 
     public function create(string $id, string $name, Engine $engine, string $by): CaseRecord
@@ -33,7 +37,10 @@ final readonly class Documents
             if ($known !== null) {
                 return $known;
             }
-            $case = new CaseRecord($id, $this->cases->nextNumber(), $name, $engine->toArray(), ['story' => Story::fromNode(null, $engine)->toArray(), 'settings' => (new Settings())->toArray()], $this->clock->now());
+            $case = new CaseRecord(
+                $id, $this->cases->nextNumber(), $name, $engine->toArray(),
+                ['story' => Story::fromNode(null, $engine)->toArray(), 'settings' => (new Settings())->toArray()], $this->clock->now(),
+            );
             $this->entities->persist($case);
             $this->audit($case, 'create', $by);
 
@@ -78,7 +85,13 @@ final readonly class Documents
                 }
             }
             if ($orphans !== []) {
-                throw Problem::invalid(sprintf('The changed engine has no place for what was recorded at %s. Take these entries back first, or keep the layout.', implode(', ', $orphans)), ['pointer' => '/layout', 'places' => array_keys($orphans)]);
+                throw Problem::invalid(
+                    sprintf(
+                        'The changed engine has no place for what was recorded at %s. Take these entries back first, or keep the layout.',
+                        implode(', ', $orphans),
+                    ),
+                    ['pointer' => '/layout', 'places' => array_keys($orphans)],
+                );
             }
             $case->engine = $engine->toArray();
             ++$case->engineVersion;
@@ -104,7 +117,10 @@ final readonly class Documents
         $settings = Settings::fromNode($node);
         $limits = $this->knowledge->current()->limits;
         if (!isset($limits->schools[$settings->school])) {
-            throw BadDocument::at('/settings/school', sprintf('there is no school “%s”; accepted is one of %s.', $settings->school, implode(', ', array_keys($limits->schools))));
+            throw BadDocument::at(
+                '/settings/school',
+                sprintf('there is no school “%s”; accepted is one of %s.', $settings->school, implode(', ', array_keys($limits->schools))),
+            );
         }
         foreach ($settings->schools as $limit => $school) {
             if (!$limits->has($limit) || !isset($limits->of($limit)->schools[$school])) {
@@ -130,7 +146,10 @@ final readonly class Documents
     private static function expect(int $version, int $seen, string $document): void
     {
         if ($version !== $seen) {
-            throw Problem::changedMeanwhile(sprintf('The %s was changed in another window. Nothing of yours is lost: look at both and save again.', $document), ['version' => $version]);
+            throw Problem::changedMeanwhile(
+                sprintf('The %s was changed in another window. Nothing of yours is lost: look at both and save again.', $document),
+                ['version' => $version],
+            );
         }
     }
 }

@@ -29,7 +29,9 @@ final class ExportCommand extends JsonCommand
     protected function result(InputInterface $input): mixed
     {
         $wanted = self::word($input, 'case');
-        $case = $this->entities->getRepository(CaseRecord::class)->findOneBy(ctype_digit($wanted) ? ['number' => (int) $wanted] : ['id' => $wanted]);
+        $case = $this->entities->getRepository(CaseRecord::class)->findOneBy(
+            ctype_digit($wanted) ? ['number' => (int) $wanted] : ['id' => $wanted],
+        );
 
         return $this->document->export($case ?? throw Problem::notFound(sprintf('There is no case “%s” here.', $wanted)));
     }

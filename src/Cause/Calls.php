@@ -41,7 +41,9 @@ final readonly class Calls
             }
         }
 
-        return new CallView($causes, trim($node->maybe('words')?->text(8000) ?? ''), $node->maybe('confidence')?->whole(0, 100), $node->get('by')->word(80));
+        return new CallView(
+            $causes, trim($node->maybe('words')?->text(8000) ?? ''), $node->maybe('confidence')?->whole(0, 100), $node->get('by')->word(80),
+        );
     }
 
     public function of(CaseRecord $case): ?CallView
@@ -65,7 +67,10 @@ final readonly class Calls
 
     public function write(CaseRecord $case, int $seenVersion, CallView $call): void
     {
-        $this->documents->call($case, $seenVersion, ['causes' => $call->causes, 'words' => $call->words, 'confidence' => $call->confidence, 'by' => $call->by], $call->by);
+        $this->documents->call(
+            $case, $seenVersion,
+            ['causes' => $call->causes, 'words' => $call->words, 'confidence' => $call->confidence, 'by' => $call->by], $call->by,
+        );
     }
 
     /** @throws Problem when the call is not complete, or was changed after it was looked at */
@@ -73,7 +78,9 @@ final readonly class Calls
     {
         $call = $this->of($case);
         if ($case->callVersion !== $seenVersion) {
-            throw Problem::changedMeanwhile('The call was changed in another window. Read it before you sign.', ['version' => $case->callVersion]);
+            throw Problem::changedMeanwhile(
+                'The call was changed in another window. Read it before you sign.', ['version' => $case->callVersion],
+            );
         }
         if ($call === null || $call->causes === [] || $call->words === '' || $call->confidence === null) {
             throw Problem::invalid('A call needs a cause, your reasons in words, and how sure you are before it can be signed.');

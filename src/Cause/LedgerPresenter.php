@@ -34,7 +34,9 @@ final class LedgerPresenter
             }
         }
 
-        return new LedgerView($cause->code, $cause->label, $cause->explain, $ledger->start, $for, $against, $silent, $ledger->evidence(), $ledger->total());
+        return new LedgerView(
+            $cause->code, $cause->label, $cause->explain, $ledger->start, $for, $against, $silent, $ledger->evidence(), $ledger->total(),
+        );
     }
 
     private static function line(Assessment $assessment, string $code, float $decibans): LedgerLineView
@@ -67,9 +69,13 @@ final class LedgerPresenter
 
         return match ($item->kind) {
             ItemKind::Unanswered => sprintf('%s: nobody has said; counted softly as not so', $name),
-            ItemKind::Bench => $item->isPresent ? sprintf('%s, %s', $name, $where) : sprintf('measured, not so: %s, %d of %d', $name, $count, $item->siteCount),
+            ItemKind::Bench => $item->isPresent
+                ? sprintf('%s, %s', $name, $where)
+                : sprintf('measured, not so: %s, %d of %d', $name, $count, $item->siteCount),
             ItemKind::Finding => match (true) {
-                !$item->isPresent => $site === Site::Engine ? sprintf('asked or looked, not so: %s', $name) : sprintf('looked, nothing: %s, %d of %d', $name, $count, $item->siteCount),
+                !$item->isPresent => $site === Site::Engine
+                    ? sprintf('asked or looked, not so: %s', $name)
+                    : sprintf('looked, nothing: %s, %d of %d', $name, $count, $item->siteCount),
                 $site === Site::Engine => sprintf('%s, %s', $name, self::worst($item)),
                 default => sprintf('%s, %s, %s', $name, self::worst($item), $where),
             },

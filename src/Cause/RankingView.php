@@ -48,7 +48,11 @@ final readonly class RankingView
         $label = static fn (string $code): string => $network->causes[$code]->label;
         $causes = $mechanisms = [];
         foreach ($ranking->causes as $ranked) {
-            $causes[] = new RankedCauseView($ranked->cause->code, $ranked->cause->label, $ranked->cause->explain, $ranked->cause->family, $assessment->knowledge->families[$ranked->cause->family], $ranked->probability, $ranked->gain, $ranked->region, $ranked->cause->outside);
+            $causes[] = new RankedCauseView(
+                $ranked->cause->code, $ranked->cause->label, $ranked->cause->explain, $ranked->cause->family,
+                $assessment->knowledge->families[$ranked->cause->family], $ranked->probability, $ranked->gain, $ranked->region,
+                $ranked->cause->outside,
+            );
         }
         $established = $ranking->established;
         foreach ($ranking->mechanisms as $code => $probability) {
@@ -59,11 +63,24 @@ final readonly class RankingView
 
         return new self(
             $revision, $assessment->knowledge->hash, $ranking->standing,
-            self::sentence($ranking, $label, array_map(static fn (string $code): string => $network->events[$code]->label, $established), $items === []),
+            self::sentence(
+                $ranking, $label,
+                array_map(static fn (string $code): string => $network->events[$code]->label, $established), $items === [],
+            ),
             $causes, $ranking->leading,
-            array_map(static fn (array $one): ExplanationView => new ExplanationView($one['causes'], implode(' and ', array_map($label, $one['causes'])), $one['probability']), array_slice($ranking->explanations, 0, 8)),
+            array_map(
+                static fn (array $one): ExplanationView => new ExplanationView(
+                    $one['causes'], implode(' and ', array_map($label, $one['causes'])), $one['probability'],
+                ),
+                array_slice($ranking->explanations, 0, 8),
+            ),
             $ranking->unexplained, $mechanisms,
-            array_map(static fn (string $code, string $flag): ExclusionView => new ExclusionView($code, $label($code), self::excludedBecause($flag)), array_keys($ranking->excluded), array_values($ranking->excluded)),
+            array_map(
+                static fn (string $code, string $flag): ExclusionView => new ExclusionView(
+                    $code, $label($code), self::excludedBecause($flag),
+                ),
+                array_keys($ranking->excluded), array_values($ranking->excluded),
+            ),
             array_map(static fn (string $sign): string => $assessment->knowledge->signs[$sign]->name, $ranking->unexplainedSigns),
             $present, count($items) - $present,
         );
@@ -73,7 +90,8 @@ final readonly class RankingView
     public function at(int $revision): self
     {
         return new self(
-            $revision, $this->knowledge, $this->standing, $this->sentence, $this->causes, $this->leading, $this->explanations, $this->unexplained,
+            $revision, $this->knowledge, $this->standing, $this->sentence, $this->causes, $this->leading, $this->explanations,
+            $this->unexplained,
             $this->mechanisms, $this->excluded, $this->leftUnexplained, $this->present, $this->absent,
         );
     }
@@ -90,7 +108,9 @@ final readonly class RankingView
         return match ($ranking->standing) {
             Standing::Leader => implode(' together with ', $names).' leads.'.$mechanism,
             Standing::OpenBetween => 'Open between '.implode(', ', $names).'.'.$mechanism,
-            Standing::NotEnough => $empty ? 'Not enough evidence: nothing has been recorded yet.' : 'Not enough evidence to name a cause.'.$mechanism,
+            Standing::NotEnough => $empty
+                ? 'Not enough evidence: nothing has been recorded yet.'
+                : 'Not enough evidence to name a cause.'.$mechanism,
         };
     }
 

@@ -16,9 +16,14 @@ use Symfony\Component\Routing\Attribute\Route;
 final class EngineController
 {
     #[Route('/api/engine/plan', methods: ['POST'])]
-    #[OA\Post(path: '/api/engine/plan', operationId: 'planEngine', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: EngineInput::class)), responses: [
-        new OA\Response(response: 200, description: 'the engine completed with defaults, and its plan', content: new OA\JsonContent(ref: PlannedEngine::class)),
-    ])]
+    #[OA\Post(
+        path: '/api/engine/plan', operationId: 'planEngine',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: EngineInput::class)), responses: [
+            new OA\Response(
+                response: 200, description: 'the engine completed with defaults, and its plan',
+                content: new OA\JsonContent(ref: PlannedEngine::class),
+            ),
+        ])]
     public function plan(Request $request): JsonResponse
     {
         $engine = Engine::fromNode(EngineInput::toDescription(JsonBody::of($request)));

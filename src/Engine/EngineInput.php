@@ -16,7 +16,10 @@ use OpenApi\Attributes as OA;
     new OA\Property('cylinders', type: 'integer'),
     new OA\Property('intakeValves', type: 'integer'),
     new OA\Property('exhaustValves', type: 'integer'),
-    new OA\Property('numbering', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'integer'))),
+    new OA\Property(
+        'numbering', type: 'object',
+        additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'integer')),
+    ),
     new OA\Property('valveOrder', type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(type: 'string')),
     new OA\Property('firingOrder', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property('firingAngles', type: 'array', items: new OA\Items(type: 'number')),

@@ -30,7 +30,10 @@ final readonly class EngineView
         public int $cylinders,
         public int $intakeValves,
         public int $exhaustValves,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'integer')))]
+        #[OA\Property(
+            type: 'object',
+            additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'integer')),
+        ),]
         public array $numbering,
         #[OA\Property(type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(type: 'string'))]
         public ?array $valveOrder,
@@ -47,8 +50,10 @@ final readonly class EngineView
     {
         return new self(
             self::summary($engine),
-            $engine->layout, $engine->drive, $engine->face, $engine->lash, count($engine->cylinders), $engine->intakeValves, $engine->exhaustValves,
-            $engine->numbering, $engine->valveOrder === [] ? null : $engine->valveOrder, $engine->firingOrder, $engine->firingAngles, $engine->forwardBank,
+            $engine->layout, $engine->drive, $engine->face, $engine->lash, count($engine->cylinders), $engine->intakeValves,
+            $engine->exhaustValves,
+            $engine->numbering, $engine->valveOrder === [] ? null : $engine->valveOrder, $engine->firingOrder, $engine->firingAngles,
+            $engine->forwardBank,
             $engine->rockerRatio, $engine->intendedSpeed, $engine->reachedSpeed,
         );
     }
@@ -63,6 +68,9 @@ final readonly class EngineView
             default => 'flat '.$count,
         };
 
-        return sprintf('%s, %d valves, %s, %s %s', ucfirst($layout), count($engine->stations), $engine->drive->value, $engine->lash->value, $engine->face->value);
+        return sprintf(
+            '%s, %d valves, %s, %s %s', ucfirst($layout), count($engine->stations), $engine->drive->value, $engine->lash->value,
+            $engine->face->value,
+        );
     }
 }

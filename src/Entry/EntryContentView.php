@@ -8,20 +8,45 @@ use OpenApi\Attributes as OA;
 
 /** What an entry holds, by its kind: `docs/formats/case.schema.json` says which kind has what. */
 #[OA\Schema(properties: [
-    new OA\Property('text', description: 'a figure as typed', type: 'string'), new OA\Property('atText', type: 'string'), new OA\Property('gauge', type: 'string'), new OA\Property('received', description: 'sent by the gauge, not typed', type: 'boolean'), new OA\Property('standing', type: 'string', enum: ['known', 'said', 'unknown']),
-    new OA\Property('words', type: 'string'), new OA\Property('severity', type: 'integer'), new OA\Property('state', type: 'string', enum: ['as_found', 'after_cleaning', 'open', 'done', 'skipped', 'new', 'carried', 'changed', 'unknown']),
-    new OA\Property('sureness', type: 'number'), new OA\Property('fill', type: 'string', enum: ['filled', 'drained']), new OA\Property('note', type: 'string'), new OA\Property('sha256', type: 'string'), new OA\Property('caption', type: 'string'), new OA\Property('about', description: 'sign that a photograph shows', type: 'string'),
+    new OA\Property('text', description: 'a figure as typed', type: 'string'), new OA\Property('atText', type: 'string'),
+    new OA\Property('gauge', type: 'string'), new OA\Property('received', description: 'sent by the gauge, not typed', type: 'boolean'),
+    new OA\Property('standing', type: 'string', enum: ['known', 'said', 'unknown']),
+    new OA\Property('words', type: 'string'), new OA\Property('severity', type: 'integer'), new OA\Property(
+        'state', type: 'string',
+        enum: ['as_found', 'after_cleaning', 'open', 'done', 'skipped', 'new', 'carried', 'changed', 'unknown'],
+    ),
+    new OA\Property('sureness', type: 'number'), new OA\Property('fill', type: 'string', enum: ['filled', 'drained']),
+    new OA\Property('note', type: 'string'), new OA\Property('sha256', type: 'string'), new OA\Property('caption', type: 'string'),
+    new OA\Property('about', description: 'sign that a photograph shows', type: 'string'),
     new OA\Property('choice', type: 'string'),
-    new OA\Property('what', type: 'string', enum: ['build', 'run', 'service', 'failure']), new OA\Property('date', type: 'string'), new OA\Property('amount', type: 'number'), new OA\Property('unit', type: 'string', enum: ['h', 'km', 'mi', 'runs']), new OA\Property('sameSymptom', type: 'boolean'),
+    new OA\Property('what', type: 'string', enum: ['build', 'run', 'service', 'failure']), new OA\Property('date', type: 'string'),
+    new OA\Property('amount', type: 'number'), new OA\Property('unit', type: 'string', enum: ['h', 'km', 'mi', 'runs']),
+    new OA\Property('sameSymptom', type: 'boolean'),
     new OA\Property('codes', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property('expected', type: 'integer'), new OA\Property('found', type: 'integer'),
-    new OA\Property('where', type: 'string', enum: ['tray', 'sealed', 'machinist', 'laboratory', 'customer']), new OA\Property('whom', type: 'string'),
-    new OA\Property('shape', type: 'string', enum: ['arrow', 'outline', 'mark', 'text', 'scale', 'length', 'diameter', 'angle']), new OA\Property('points', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+    new OA\Property('where', type: 'string', enum: ['tray', 'sealed', 'machinist', 'laboratory', 'customer']),
+    new OA\Property('whom', type: 'string'),
+    new OA\Property('shape', type: 'string', enum: ['arrow', 'outline', 'mark', 'text', 'scale', 'length', 'diameter', 'angle']),
+    new OA\Property('points', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
     new OA\Property('annotation', type: 'object', additionalProperties: true),
-    new OA\Property('label', type: 'string'), new OA\Property('kind', type: 'string', enum: ['work', 'laboratory', 'parts', 'customer']), new OA\Property('taskState', type: 'string', enum: ['open', 'begun', 'done']), new OA\Property('leastDays', type: 'number'), new OA\Property('mostDays', type: 'number'),
-    new OA\Property('after', type: 'array', items: new OA\Items(type: 'string')), new OA\Property('due', type: 'string'), new OA\Property('begun', type: 'string'), new OA\Property('done', type: 'string'),
-    new OA\Property('laboratory', type: 'string'), new OA\Property('simulated', type: 'boolean'), new OA\Property('results', type: 'array', items: new OA\Items(required: ['name', 'value'], properties: [new OA\Property('name', type: 'string'), new OA\Property('value', type: 'string'), new OA\Property('unit', type: 'string'), new OA\Property('remark', type: 'string')], type: 'object')),
-    new OA\Property('fileName', type: 'string'), new OA\Property('format', type: 'object', additionalProperties: true), new OA\Property('thresholds', type: 'object', additionalProperties: true),
+    new OA\Property('label', type: 'string'), new OA\Property('kind', type: 'string', enum: ['work', 'laboratory', 'parts', 'customer']),
+    new OA\Property('taskState', type: 'string', enum: ['open', 'begun', 'done']), new OA\Property('leastDays', type: 'number'),
+    new OA\Property('mostDays', type: 'number'),
+    new OA\Property('after', type: 'array', items: new OA\Items(type: 'string')), new OA\Property('due', type: 'string'),
+    new OA\Property('begun', type: 'string'), new OA\Property('done', type: 'string'),
+    new OA\Property('laboratory', type: 'string'), new OA\Property('simulated', type: 'boolean'), new OA\Property(
+        'results', type: 'array',
+        items: new OA\Items(
+            required: ['name', 'value'],
+            properties: [
+                new OA\Property('name', type: 'string'), new OA\Property('value', type: 'string'), new OA\Property('unit', type: 'string'),
+                new OA\Property('remark', type: 'string'),
+            ],
+            type: 'object',
+        ),
+    ),
+    new OA\Property('fileName', type: 'string'), new OA\Property('format', type: 'object', additionalProperties: true),
+    new OA\Property('thresholds', type: 'object', additionalProperties: true),
 ])]
 final class EntryContentView
 {

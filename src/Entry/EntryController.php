@@ -17,14 +17,18 @@ use Symfony\Component\Routing\Attribute\Route;
 final class EntryController
 {
     #[Route('/api/cases/{id}/entries', methods: ['POST'])]
-    #[OA\Post(path: '/api/cases/{id}/entries', operationId: 'recordEntry', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: EntryInput::class)), responses: [
-        new OA\Response(response: 201, description: 'recorded', content: new OA\JsonContent(ref: RecordedEntry::class)),
-        new OA\Response(response: 200, description: 'was recorded before', content: new OA\JsonContent(ref: RecordedEntry::class)),
-    ])]
+    #[OA\Post(
+        path: '/api/cases/{id}/entries', operationId: 'recordEntry',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: EntryInput::class)), responses: [
+            new OA\Response(response: 201, description: 'recorded', content: new OA\JsonContent(ref: RecordedEntry::class)),
+            new OA\Response(response: 200, description: 'was recorded before', content: new OA\JsonContent(ref: RecordedEntry::class)),
+        ])]
     public function record(CaseRecord $case, Request $request, Cases $cases, EntryRecorder $recorder): JsonResponse
     {
         [$entry, $isNew] = $recorder->record($case, Entry::fromNode(JsonBody::of($request)));
 
-        return new JsonResponse(new RecordedEntry(EntryView::of($entry, $cases->settings($case)->units), $case->revision), $isNew ? 201 : 200);
+        return new JsonResponse(
+            new RecordedEntry(EntryView::of($entry, $cases->settings($case)->units), $case->revision), $isNew ? 201 : 200,
+        );
     }
 }

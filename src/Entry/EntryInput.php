@@ -12,7 +12,8 @@ use OpenApi\Attributes as OA;
     new OA\Property('id', description: 'UUIDv7 made by the client; also the idempotency key', type: 'string', format: 'uuid'),
     new OA\Property('kind', type: 'string', enum: EntryKind::class),
     new OA\Property('slot', required: ['place', 'part', 'item', 'index'], properties: [
-        new OA\Property('place', type: 'string'), new OA\Property('part', type: 'string'), new OA\Property('item', type: 'string'), new OA\Property('index', type: 'string', nullable: true),
+        new OA\Property('place', type: 'string'), new OA\Property('part', type: 'string'), new OA\Property('item', type: 'string'),
+        new OA\Property('index', type: 'string', nullable: true),
     ], type: 'object'),
     new OA\Property('supersedes', type: 'string', nullable: true),
     new OA\Property('reason', type: 'string', enum: ['mistyped', 're-measured', 'seen again', 'undone'], nullable: true),

@@ -46,7 +46,8 @@ final readonly class EntryPreparer
     {
         $this->rules()->checkPlace($typed, $engine);
         $prepared = new Entry(
-            $typed->id, $typed->kind, $typed->slot, $typed->supersedes, $typed->reason, $typed->by, $typed->at, $this->knowledge->current()->hash,
+            $typed->id, $typed->kind, $typed->slot, $typed->supersedes, $typed->reason, $typed->by, $typed->at,
+            $this->knowledge->current()->hash,
             $this->prepared($typed, $engine, $units),
         );
         $this->rules()->check($prepared, $engine);
@@ -85,11 +86,15 @@ final readonly class EntryPreparer
     {
         $column = $this->rules()->columnOf($slot, $engine);
         $code = $data->maybe('gauge')?->word() ?? $column->gauge;
-        $gauge = $this->knowledge->current()->gauges[$code] ?? throw BadDocument::at('/data/gauge', sprintf('there is no gauge “%s” in the library.', $code));
+        $gauge = $this->knowledge->current()->gauges[$code]
+            ?? throw BadDocument::at('/data/gauge', sprintf('there is no gauge “%s” in the library.', $code));
         $content = $this->figure($data, 'text', 'value', $column->range, $units) + ['gauge' => $gauge->toArray()];
 
         return $content + (($data->maybe('received')?->flag() ?? false) ? ['received' => true] : [])
-            + $this->height($column, $data, $units, 'a load needs the height at which it was taken: type the test height in the head of the column first.');
+            + $this->height(
+                $column, $data, $units,
+                'a load needs the height at which it was taken: type the test height in the head of the column first.',
+            );
     }
 
     /** @return array<string, mixed> */
@@ -106,7 +111,10 @@ final readonly class EntryPreparer
         }
         $column = $value->column;
         if ($column === null) {
-            return $content + $this->figure($data, 'text', 'value', new PlausibleRange(Quantity::base(-1e6, $value->dimension), Quantity::base(1e6, $value->dimension)), $units);
+            return $content + $this->figure(
+                $data, 'text', 'value',
+                new PlausibleRange(Quantity::base(-1e6, $value->dimension), Quantity::base(1e6, $value->dimension)), $units,
+            );
         }
 
         return $content + $this->figure($data, 'text', 'value', $column->range, $units)
@@ -120,7 +128,9 @@ final readonly class EntryPreparer
             return [];
         }
 
-        return $data->has('atText') ? $this->figure($data, 'atText', 'at', Column::testHeightRange(), $units) : throw BadDocument::at('/data/atText', $needed);
+        return $data->has('atText')
+            ? $this->figure($data, 'atText', 'at', Column::testHeightRange(), $units)
+            : throw BadDocument::at('/data/atText', $needed);
     }
 
     /** @return array<string, mixed> */
@@ -142,7 +152,9 @@ final readonly class EntryPreparer
     /** @throws BadDocument when the catalogue does not have it */
     private function sign(Node $code): string
     {
-        return isset($this->knowledge->current()->signs[$code->word()]) ? $code->word() : throw BadDocument::at($code->pointer, sprintf('the catalogue has no sign “%s”.', $code->word()));
+        return isset($this->knowledge->current()->signs[$code->word()])
+            ? $code->word()
+            : throw BadDocument::at($code->pointer, sprintf('the catalogue has no sign “%s”.', $code->word()));
     }
 
     /** @return array<string, mixed> */
@@ -164,15 +176,22 @@ final readonly class EntryPreparer
         $shape = $data->get('shape')->choice(Shape::class);
         $known = null;
         if ($shape === Shape::Scale) {
-            $known = (new EntryParser($units))->parse($data->maybe('text')?->text(40) ?? '', new PlausibleRange(Quantity::of(0.1, Unit::Millimetre), Quantity::of(2000, Unit::Millimetre)));
+            $known = (new EntryParser($units))->parse(
+                $data->maybe('text')?->text(40) ?? '',
+                new PlausibleRange(Quantity::of(0.1, Unit::Millimetre), Quantity::of(2000, Unit::Millimetre)),
+            );
         }
         $points = array_map(static function (Node $point): array {
             $xy = $point->items();
 
-            return count($xy) === 2 ? [$xy[0]->number(), $xy[1]->number()] : throw BadDocument::at($point->pointer, 'a point is two numbers.');
+            return count($xy) === 2
+                ? [$xy[0]->number(), $xy[1]->number()]
+                : throw BadDocument::at($point->pointer, 'a point is two numbers.');
         }, $data->get('points')->items());
 
-        return Annotation::of($data->get('sha256')->word(64), $shape, $points, trim($data->maybe('words')?->text(1000) ?? ''), $known)->toArray();
+        return Annotation::of(
+            $data->get('sha256')->word(64), $shape, $points, trim($data->maybe('words')?->text(1000) ?? ''), $known,
+        )->toArray();
     }
 
     /** @return array<string, mixed> */
@@ -197,6 +216,9 @@ final readonly class EntryPreparer
         $text = $data->get($textKey)->text(200);
         $typed = (new EntryParser($units))->parse($text, $range);
 
-        return [$textKey => trim($text), $key => ['number' => $typed->number, 'unit' => $typed->unit->value, 'decimals' => $typed->decimals]];
+        return [
+            $textKey => trim($text),
+            $key => ['number' => $typed->number, 'unit' => $typed->unit->value, 'decimals' => $typed->decimals],
+        ];
     }
 }

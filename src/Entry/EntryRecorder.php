@@ -43,7 +43,10 @@ final readonly class EntryRecorder
             return [$known->entry(), false];
         }
         if ($typed->supersedes !== null && $typed->reason === null && $this->cases->signedCall($case) !== null) {
-            throw Problem::invalid('The call is signed: a correction now needs its reason (mistyped, re-measured, seen again or undone).', ['pointer' => '/reason']);
+            throw Problem::invalid(
+                'The call is signed: a correction now needs its reason (mistyped, re-measured, seen again or undone).',
+                ['pointer' => '/reason'],
+            );
         }
         $entry = $this->preparer->prepare($typed, $this->cases->engine($case), $this->cases->settings($case)->units);
 
@@ -63,7 +66,10 @@ final readonly class EntryRecorder
         if ($head?->entry->id !== $entry->supersedes) {
             throw Problem::conflict(
                 $head === null ? 'The entry it corrects is not here.' : sprintf('%s filled this place meanwhile.', $head->entry->by),
-                ['current' => $head === null ? null : EntryView::of($head->entry->entry(), $this->cases->settings($case)->units), 'yours' => EntryView::of($entry, $this->cases->settings($case)->units)],
+                [
+                    'current' => $head === null ? null : EntryView::of($head->entry->entry(), $this->cases->settings($case)->units),
+                    'yours' => EntryView::of($entry, $this->cases->settings($case)->units),
+                ],
             );
         }
         $this->knowledge->keep();
@@ -74,7 +80,9 @@ final readonly class EntryRecorder
         } else {
             $head->entry = $record;
         }
-        $this->entities->persist(new AuditRecord($case, $case->revision, 'entry '.$entry->kind->value, $entry->by, $this->clock->now(), ['entry' => $entry->id]));
+        $this->entities->persist(
+            new AuditRecord($case, $case->revision, 'entry '.$entry->kind->value, $entry->by, $this->clock->now(), ['entry' => $entry->id]),
+        );
 
         return $entry;
     }

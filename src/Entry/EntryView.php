@@ -63,14 +63,17 @@ final readonly class EntryView
             default => [null, null],
         };
         $column = AllSheets::get()->columns[str_replace(Claim::CLAIMED, '', $entry->slot->item)] ?? null;
-        $figure = static fn (?Quantity $quantity, Fineness $fineness): ?string => $quantity === null ? null : QuantityView::exact($quantity, $units, $fineness)->figure;
+        $figure = static fn (?Quantity $quantity, Fineness $fineness): ?string => $quantity === null ? null : QuantityView::exact(
+            $quantity, $units, $fineness,
+        )->figure;
 
         return new self(
             $entry->id, $entry->kind, $entry->slot->place, $entry->slot->part, $entry->slot->item, $entry->slot->index, $entry->supersedes,
             $entry->by, $entry->at->format(\DATE_RFC3339_EXTENDED),
             $word('text'), $figure($value, $column->fineness ?? Fineness::Usual), $word('atText'), $figure($at, Fineness::Usual),
             $data->maybe('gauge')?->maybe('label')?->text(), $data->maybe('gauge')?->maybe('code')?->text(), $word('standing'),
-            $data->maybe('severity')?->whole(0, 4), $word('state'), $data->maybe('sureness')?->number(), $word('note'), $word('sha256'), $word('caption'),
+            $data->maybe('severity')?->whole(0, 4), $word('state'), $data->maybe('sureness')?->number(), $word('note'), $word('sha256'),
+            $word('caption'),
             (object) array_diff_key($entry->data, self::SHOWN_APART),
         );
     }

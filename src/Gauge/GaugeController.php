@@ -16,7 +16,9 @@ final class GaugeController
 {
     #[Route('/api/gauges/{gauge}/reading', methods: ['GET'])]
     #[OA\Get(path: '/api/gauges/{gauge}/reading', operationId: 'readGauge', parameters: [
-        new OA\QueryParameter(name: 'quantity', description: 'column it is read for', required: true, schema: new OA\Schema(type: 'string')),
+        new OA\QueryParameter(
+            name: 'quantity', description: 'column it is read for', required: true, schema: new OA\Schema(type: 'string'),
+        ),
     ], responses: [
         new OA\Response(response: 200, description: 'one line of the gauge', content: new OA\JsonContent(ref: GaugeLine::class)),
     ])]

@@ -13,7 +13,8 @@ use Random\Engine\Secure;
 use Random\Randomizer;
 
 /**
- * Stands in for gauges on a cable: any gauge of the library that can send shows a figure such as one meets of what is measured, with jitter,
+ * Stands in for gauges on a cable: any gauge of the library that can send shows a figure such as one meets of what is measured, with
+ * jitter,
  * and now and then a slip. The same engine of chance gives the same readings.
  */
 final readonly class SimulatedGauges implements GaugeFeed
@@ -44,9 +45,15 @@ final readonly class SimulatedGauges implements GaugeFeed
         // What runs in a bore scatters by tenths, not by hundredths of itself.
         $scatter = abs($usual) * ($column->fineness === Fineness::Usual ? self::SCATTER : self::SCATTER / 20);
         $slip = $this->chance->getInt(1, self::SLIP_IN) === 1 ? self::SLIP : 1.0;
-        $value = max($column->range->least->in($unit), min($column->range->most->in($unit), $usual + $scatter * $slip * $this->chance->getInt(-1000, 1000) / 1000));
+        $value = max(
+            $column->range->least->in($unit),
+            min($column->range->most->in($unit), $usual + $scatter * $slip * $this->chance->getInt(-1000, 1000) / 1000),
+        );
 
-        return new GaugeLine($gauge, number_format($value, UnitSystem::Inch->decimalsOf($column->dimension(), $column->fineness), '.', ''), $unit->value, true);
+        return new GaugeLine(
+            $gauge,
+            number_format($value, UnitSystem::Inch->decimalsOf($column->dimension(), $column->fineness), '.', ''), $unit->value, true,
+        );
     }
 
     public function isSimulated(): bool

@@ -26,6 +26,16 @@ final readonly class AskedView
 
     public static function of(Question $question): self
     {
-        return new self($question->code, $question->ask, $question->step, $question->part->value, $question->site->value, array_values(array_map(static fn (Choice $choice): array => ['code' => $choice->code, 'label' => $choice->label, 'meaning' => $choice->meaning], $question->choices)));
+        return new self(
+            $question->code, $question->ask, $question->step, $question->part->value, $question->site->value,
+            array_values(
+                array_map(
+                    static fn (Choice $choice): array => [
+                        'code' => $choice->code, 'label' => $choice->label, 'meaning' => $choice->meaning,
+                    ],
+                    $question->choices,
+                ),
+            ),
+        );
     }
 }

@@ -27,8 +27,10 @@ final class KnowledgeController
     {
         $knowledge = $files->current();
         $signs = array_map(static fn (Sign $sign): SignView => new SignView(
-            $sign->code, $sign->name, array_map(static fn (Part $part): string => $part->value, $sign->parts), $sign->site->value, $sign->seenBy->value,
-            $sign->lookFor, $sign->photograph, $sign->lookAlike, $sign->severity, $sign->words, $sign->gross, $sign->requires, $sign->isFromBench(), $sign->needsFill,
+            $sign->code, $sign->name, array_map(static fn (Part $part): string => $part->value, $sign->parts), $sign->site->value,
+            $sign->seenBy->value,
+            $sign->lookFor, $sign->photograph, $sign->lookAlike, $sign->severity, $sign->words, $sign->gross, $sign->requires,
+            $sign->isFromBench(), $sign->needsFill,
         ), array_values($knowledge->signs));
         $columns = [];
         foreach (AllSheets::get()->sheets as $sheet) {
@@ -36,12 +38,21 @@ final class KnowledgeController
                 $gauge = $knowledge->gauges[$column->gauge];
                 $columns[] = new ColumnView(
                     $column->code, $column->label, $column->short, $column->part->value, $column->site, $sheet->code,
-                    array_map(static fn (UnitSystem $units): string => trim($units->unitOf($column->dimension())->value, '1'), UnitSystem::cases()),
-                    $column->dimension()->value, $column->index->has(Axis::Coil), $column->isOfPair, $column->isAtHeight, $column->isClaimable, $column->isReadable, $column->gauge, $gauge->label, $gauge->stated,
+                    array_map(
+                        static fn (UnitSystem $units): string => trim($units->unitOf($column->dimension())->value, '1'),
+                        UnitSystem::cases(),
+                    ),
+                    $column->dimension()->value, $column->index->has(Axis::Coil), $column->isOfPair, $column->isAtHeight,
+                    $column->isClaimable, $column->isReadable, $column->gauge, $gauge->label, $gauge->stated,
                 );
             }
         }
-        $gauges = array_map(static fn (Gauge $gauge): GaugeView => new GaugeView($gauge->code, $gauge->label, $gauge->unit->dimension()->value, $gauge->stated), array_values($knowledge->gauges));
+        $gauges = array_map(
+            static fn (Gauge $gauge): GaugeView => new GaugeView(
+                $gauge->code, $gauge->label, $gauge->unit->dimension()->value, $gauge->stated,
+            ),
+            array_values($knowledge->gauges),
+        );
         $schools = [];
         foreach ($knowledge->limits->schools as $code => $school) {
             $schools[] = new SchoolView($code, $school['label'], $school['meaning']);
@@ -50,7 +61,12 @@ final class KnowledgeController
         foreach (Story::QUESTIONS as $field => $ask) {
             $questions[] = new QuestionView($field, $ask);
         }
-        $response = new JsonResponse(new CatalogueView($knowledge->hash, $signs, $columns, $gauges, $schools, $questions, array_map(AskedView::of(...), array_values($knowledge->questions))));
+        $response = new JsonResponse(
+            new CatalogueView(
+                $knowledge->hash, $signs, $columns, $gauges, $schools, $questions,
+                array_map(AskedView::of(...), array_values($knowledge->questions)),
+            ),
+        );
         $response->setEtag($knowledge->hash);
         $response->isNotModified($request);
 

@@ -11,7 +11,10 @@ use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputInterface;
 
 /** Writes the present catalogue down among its editions: a clear look made by it denies its signs for ever, and no later ones. */
-#[AsCommand(name: 'knowledge:edition', description: 'Write the present catalogue of signs down as an edition, after the knowledge was changed.')]
+#[AsCommand(
+    name: 'knowledge:edition',
+    description: 'Write the present catalogue of signs down as an edition, after the knowledge was changed.',
+),]
 final class WriteEditionCommand extends JsonCommand
 {
     public function __construct(private readonly KnowledgeFiles $files)
@@ -33,8 +36,13 @@ final class WriteEditionCommand extends JsonCommand
         }
         if (!$knowledge->isEdition()) {
             $codes = array_keys($knowledge->signs);
-            $written[] = ['hash' => $knowledge->hash, 'added' => array_values(array_diff($codes, $listed)), 'dropped' => array_values(array_diff($listed, $codes))];
-            file_put_contents($this->files->path('editions'), json_encode(['editions' => $written], \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR)."\n");
+            $written[] = [
+                'hash' => $knowledge->hash, 'added' => array_values(array_diff($codes, $listed)),
+                'dropped' => array_values(array_diff($listed, $codes)),
+            ];
+            file_put_contents(
+                $this->files->path('editions'), json_encode(['editions' => $written], \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR)."\n",
+            );
         }
 
         return ['hash' => $knowledge->hash, 'editions' => count($written)];

@@ -22,19 +22,28 @@ final class EngineLibraryController
 {
     #[Route('', methods: ['GET'])]
     #[OA\Get(path: '/api/engines', operationId: 'listEngines', responses: [
-        new OA\Response(response: 200, description: 'by name', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: SavedEngineView::class))),
+        new OA\Response(
+            response: 200, description: 'by name',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: SavedEngineView::class)),
+        ),
     ])]
     public function list(EntityManagerInterface $entities): JsonResponse
     {
-        return new JsonResponse(array_map(SavedEngineView::of(...), $entities->getRepository(SavedEngine::class)->findBy([], ['name' => 'ASC'])));
+        return new JsonResponse(
+            array_map(SavedEngineView::of(...), $entities->getRepository(SavedEngine::class)->findBy([], ['name' => 'ASC'])),
+        );
     }
 
     #[Route('', methods: ['POST'])]
-    #[OA\Post(path: '/api/engines', operationId: 'saveEngine', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name', 'engine', 'by'], properties: [
-        new OA\Property('name', type: 'string'), new OA\Property('engine', ref: EngineInput::class), new OA\Property('by', type: 'string'), new OA\Property('replace', type: 'boolean'),
-    ], type: 'object')), responses: [
-        new OA\Response(response: 201, description: 'saved', content: new OA\JsonContent(ref: SavedEngineView::class)),
-    ])]
+    #[OA\Post(
+        path: '/api/engines', operationId: 'saveEngine',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name', 'engine', 'by'], properties: [
+            new OA\Property('name', type: 'string'), new OA\Property('engine', ref: EngineInput::class),
+            new OA\Property('by', type: 'string'),
+            new OA\Property('replace', type: 'boolean'),
+        ], type: 'object')), responses: [
+            new OA\Response(response: 201, description: 'saved', content: new OA\JsonContent(ref: SavedEngineView::class)),
+        ])]
     public function save(Request $request, EntityManagerInterface $entities, ClockInterface $clock): JsonResponse
     {
         $input = JsonBody::of($request);

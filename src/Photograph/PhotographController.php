@@ -18,9 +18,16 @@ use Symfony\Component\Routing\Attribute\Route;
 final class PhotographController
 {
     #[Route('/api/photographs', methods: ['POST'])]
-    #[OA\Post(path: '/api/photographs', operationId: 'keepPhotograph', parameters: [new OA\HeaderParameter(name: 'X-File-Name', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))), responses: [
-        new OA\Response(response: 201, description: 'kept', content: new OA\JsonContent(ref: PhotographView::class)),
-    ])]
+    #[OA\Post(
+        path: '/api/photographs', operationId: 'keepPhotograph',
+        parameters: [new OA\HeaderParameter(name: 'X-File-Name', schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(
+            required: true,
+            content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary')),
+        ),
+        responses: [
+            new OA\Response(response: 201, description: 'kept', content: new OA\JsonContent(ref: PhotographView::class)),
+        ])]
     public function keep(Request $request, PhotographStore $store): JsonResponse
     {
         $name = rawurldecode($request->headers->get('X-File-Name') ?? 'The picture');
@@ -41,14 +48,19 @@ final class PhotographController
     }
 
     /** The original byte for byte, or the working copy; the original stands in while the copy is being made. */
-    #[Route('/api/photographs/{sha256}/{which}', methods: ['GET'], requirements: ['sha256' => '[0-9a-f]{64}', 'which' => 'original|working'])]
+    #[Route(
+        '/api/photographs/{sha256}/{which}', methods: ['GET'],
+        requirements: ['sha256' => '[0-9a-f]{64}', 'which' => 'original|working'],
+    ),]
     public function picture(string $sha256, string $which, PhotographStore $store): BinaryFileResponse
     {
         $photograph = $store->get($sha256);
         $ready = $which === 'working' && $photograph->workingCopy === WorkingCopyState::Ready;
         $path = $ready ? $store->workingCopy($sha256) : $store->original($sha256);
         if (!is_file($path)) {
-            throw Problem::notFound('Picture not supplied: it is known by its checksum only. Upload the original and it is attached again.');
+            throw Problem::notFound(
+                'Picture not supplied: it is known by its checksum only. Upload the original and it is attached again.',
+            );
         }
         $response = new BinaryFileResponse($path, 200, ['Content-Type' => $ready ? 'image/jpeg' : $photograph->mediaType]);
         $response->headers->set('Cache-Control', $ready || $which === 'original' ? 'private, max-age=31536000, immutable' : 'no-cache');
@@ -58,7 +70,10 @@ final class PhotographController
 
     #[Route('/api/cases/{id}/measures', methods: ['GET'])]
     #[OA\Get(path: '/api/cases/{id}/measures', operationId: 'getMeasures', responses: [
-        new OA\Response(response: 200, description: 'everything drawn on the photographs of the case, measured', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: MeasureView::class))),
+        new OA\Response(
+            response: 200, description: 'everything drawn on the photographs of the case, measured',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: MeasureView::class)),
+        ),
     ])]
     public function measures(CaseRecord $case, Cases $cases): JsonResponse
     {

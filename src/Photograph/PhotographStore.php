@@ -42,7 +42,9 @@ final readonly class PhotographStore
 
             return $known;
         }
-        $photograph = new Photograph($sha256, $mediaType, strlen($content), $width, $height, mb_substr($fileName, 0, 200), $this->clock->now());
+        $photograph = new Photograph(
+            $sha256, $mediaType, strlen($content), $width, $height, mb_substr($fileName, 0, 200), $this->clock->now(),
+        );
         $this->entities->persist($photograph);
         $this->entities->flush();
         $this->bus->dispatch(new MakeWorkingCopy($sha256));
@@ -52,7 +54,8 @@ final readonly class PhotographStore
 
     public function get(string $sha256): Photograph
     {
-        return $this->entities->find(Photograph::class, $sha256) ?? throw Problem::notFound('There is no photograph with this checksum here.');
+        return $this->entities->find(Photograph::class, $sha256)
+            ?? throw Problem::notFound('There is no photograph with this checksum here.');
     }
 
     public function original(string $sha256): string
@@ -89,18 +92,29 @@ final readonly class PhotographStore
             throw Problem::tooLarge(sprintf('%s has %.0f MB. Accepted are %s.', $fileName, strlen($content) / 1048576, self::ACCEPTED));
         }
         if (preg_match('/^....ftyp(heic|heix|hevc|heif|mif1|msf1)/s', $content) === 1) {
-            throw Problem::unsupported(sprintf('%s is a HEIC picture. Set the phone to save JPEG, or convert it first. Accepted are %s.', $fileName, self::ACCEPTED));
+            throw Problem::unsupported(
+                sprintf(
+                    '%s is a HEIC picture. Set the phone to save JPEG, or convert it first. Accepted are %s.', $fileName, self::ACCEPTED,
+                ),
+            );
         }
         $header = @getimagesizefromstring($content);
         $mediaType = $header === false ? '' : $header['mime'];
         if ($header === false || !in_array($mediaType, ['image/jpeg', 'image/png', 'image/webp'], true)) {
-            throw Problem::unsupported(sprintf('%s is not a picture that is accepted here%s. Accepted are %s.', $fileName, $mediaType === '' ? '' : ' ('.$mediaType.')', self::ACCEPTED));
+            throw Problem::unsupported(
+                sprintf(
+                    '%s is not a picture that is accepted here%s. Accepted are %s.', $fileName,
+                    $mediaType === '' ? '' : ' ('.$mediaType.')', self::ACCEPTED,
+                ),
+            );
         }
         if ($header[0] < 1 || $header[1] < 1) {
             throw Problem::unsupported(sprintf('%s says it has no pixels. Accepted are %s.', $fileName, self::ACCEPTED));
         }
         if ($header[0] * $header[1] > self::MOST_PIXELS) {
-            throw Problem::tooLarge(sprintf('%s has %.0f megapixels. Accepted are %s.', $fileName, $header[0] * $header[1] / 1e6, self::ACCEPTED));
+            throw Problem::tooLarge(
+                sprintf('%s has %.0f megapixels. Accepted are %s.', $fileName, $header[0] * $header[1] / 1e6, self::ACCEPTED),
+            );
         }
         $turned = $mediaType === 'image/jpeg' && in_array($this->orientation($content), [5, 6, 7, 8], true);
 

@@ -25,6 +25,9 @@ final readonly class PhotographView
 
     public static function of(Photograph $photograph): self
     {
-        return new self($photograph->sha256, $photograph->mediaType, $photograph->bytes, $photograph->width, $photograph->height, $photograph->fileName, $photograph->workingCopy);
+        return new self(
+            $photograph->sha256, $photograph->mediaType, $photograph->bytes, $photograph->width, $photograph->height, $photograph->fileName,
+            $photograph->workingCopy,
+        );
     }
 }

@@ -29,7 +29,8 @@ final class AnnotatedPicture
             $body .= self::drawing($one, $pixel, $marks);
         }
         $svg = sprintf(
-            '<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="900" height="%d" viewBox="0 0 %d %d"><image xlink:href="data:image/jpeg;base64,%s" width="%2$d" height="%3$d"/>%s</svg>',
+            '<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="900" height="%d" '.
+            'viewBox="0 0 %d %d"><image xlink:href="data:image/jpeg;base64,%s" width="%2$d" height="%3$d"/>%s</svg>',
             (int) round(900 * $height / $width), $width, $height, base64_encode($jpeg), $body,
         );
         $process = new Process(['rsvg-convert', '--format', 'png', '--unlimited']);
@@ -47,7 +48,10 @@ final class AnnotatedPicture
         $angle = rad2deg(atan2($endY - $y, $endX - $x));
         $shape = match ($one->shape) {
             Shape::Outline => sprintf('<path d="%sZ"/>', $path),
-            Shape::Arrow => sprintf('<path d="%s"/><path d="M%.1F %.1FL0 0L%2$.1F %4$.1F" transform="translate(%5$.1F %6$.1F) rotate(%7$.1F)"/>', $path, -14 * $pixel, -7 * $pixel, 7 * $pixel, $endX, $endY, $angle),
+            Shape::Arrow => sprintf(
+                '<path d="%s"/><path d="M%.1F %.1FL0 0L%2$.1F %4$.1F" transform="translate(%5$.1F %6$.1F) rotate(%7$.1F)"/>', $path,
+                -14 * $pixel, -7 * $pixel, 7 * $pixel, $endX, $endY, $angle,
+            ),
             Shape::Scale, Shape::Length, Shape::Angle, Shape::Diameter => sprintf('<path d="%s"/>', $path),
             Shape::Mark => sprintf('<circle cx="%.1F" cy="%.1F" r="%.1F"/>', $x, $y, 12 * $pixel),
             Shape::Text => '',
@@ -55,10 +59,19 @@ final class AnnotatedPicture
         $text = $one->shape === Shape::Mark ? (string) $mark : ($one->shape === Shape::Text ? $one->words : ($one->measured->shown ?? ''));
         $svg = '';
         foreach ([[4.5, self::DARK], [2.0, self::LIGHT]] as [$wide, $colour]) {
-            $svg .= sprintf('<g fill="none" stroke="%s" stroke-width="%.1F" stroke-linecap="round">%s</g>', $colour, $wide * $pixel, $shape);
+            $svg .= sprintf(
+                '<g fill="none" stroke="%s" stroke-width="%.1F" stroke-linecap="round">%s</g>', $colour, $wide * $pixel, $shape,
+            );
         }
-        foreach ($text === '' ? [] : [sprintf('stroke="%s" stroke-width="%.1F"', self::DARK, 4 * $pixel), sprintf('fill="%s"', self::LIGHT)] as $how) {
-            $svg .= sprintf('<text x="%.1F" y="%.1F" font-size="%.1F" font-family="sans-serif" font-weight="bold" text-anchor="middle" %s>%s</text>', $one->shape === Shape::Mark ? $x : ($x + $endX) / 2, $one->shape === Shape::Mark ? $y + 5 * $pixel : ($y + $endY) / 2 - 9 * $pixel, 15 * $pixel, $how, htmlspecialchars($text, \ENT_XML1));
+        foreach ($text === '' ? [] : [
+            sprintf('stroke="%s" stroke-width="%.1F"', self::DARK, 4 * $pixel), sprintf('fill="%s"', self::LIGHT),
+        ] as $how) {
+            $svg .= sprintf(
+                '<text x="%.1F" y="%.1F" font-size="%.1F" font-family="sans-serif" font-weight="bold" text-anchor="middle" %s>%s</text>',
+                $one->shape === Shape::Mark ? $x : ($x + $endX) / 2,
+                $one->shape === Shape::Mark ? $y + 5 * $pixel : ($y + $endY) / 2 - 9 * $pixel, 15 * $pixel, $how,
+                htmlspecialchars($text, \ENT_XML1),
+            );
         }
 
         return $svg;

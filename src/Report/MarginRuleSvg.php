@@ -43,7 +43,10 @@ final class MarginRuleSvg
                 Verdict::Outside => self::LEAD,
                 default => 'none',
             };
-            $svg .= sprintf('<rect x="%.2f" y="%.2f" width="%.2f" height="4.5" fill="%s" stroke="%s" stroke-width="0.7"/>', min($notch, $value), self::BASE - 5.5, abs($value - $notch), $fill, $fill === 'none' ? $ink : $fill);
+            $svg .= sprintf(
+                '<rect x="%.2f" y="%.2f" width="%.2f" height="4.5" fill="%s" stroke="%s" stroke-width="0.7"/>', min($notch, $value),
+                self::BASE - 5.5, abs($value - $notch), $fill, $fill === 'none' ? $ink : $fill,
+            );
         }
         foreach ($margin->others as $other) {
             $svg .= self::line($at($other['at']), self::BASE - 7, $at($other['at']), self::BASE + 5, self::GREY, 1.3);
@@ -57,7 +60,9 @@ final class MarginRuleSvg
             $svg .= self::value($margin, $at, $ink);
         }
 
-        return sprintf('<svg xmlns="http://www.w3.org/2000/svg" width="%1$.0f" height="32" viewBox="0 0 %1$.0f 32">%2$s</svg>', self::WIDTH, $svg);
+        return sprintf(
+            '<svg xmlns="http://www.w3.org/2000/svg" width="%1$.0f" height="32" viewBox="0 0 %1$.0f 32">%2$s</svg>', self::WIDTH, $svg,
+        );
     }
 
     /**
@@ -71,8 +76,13 @@ final class MarginRuleSvg
         $least = min([self::WIDTH, ...$strokes]);
         $most = max([0.0, ...$strokes]);
         $svg = '';
-        foreach ([[max($least, $from), min($most, $to), self::GREY], [$least, min($most, $from), self::LEAD], [max($least, $to), $most, self::LEAD]] as [$left, $right, $colour]) {
-            $svg .= $right > $left ? sprintf('<rect x="%.2f" y="%.2f" width="%.2f" height="4.5" fill="%s"/>', $left, self::BASE - 5.5, $right - $left, $colour) : '';
+        foreach ([
+            [max($least, $from), min($most, $to), self::GREY], [$least, min($most, $from), self::LEAD],
+            [max($least, $to), $most, self::LEAD],
+        ] as [$left, $right, $colour]) {
+            $svg .= $right > $left
+                ? sprintf('<rect x="%.2f" y="%.2f" width="%.2f" height="4.5" fill="%s"/>', $left, self::BASE - 5.5, $right - $left, $colour)
+                : '';
         }
         foreach (count($strokes) > 1 ? $strokes : [] as $x) {
             $svg .= self::line($x, self::BASE - 9, $x, self::BASE, self::INK, 1);
@@ -94,7 +104,9 @@ final class MarginRuleSvg
             return self::line($tip + $tail, 1, $tip, 6, $ink, 2).self::line($tip, 6, $tip + $tail, 11, $ink, 2);
         }
         if ($margin->verdict === Verdict::CannotTell) {
-            return self::line($low, self::BASE, $low, 4, $ink, 1.2).self::line($low, 4, $high, 4, $ink, 1.2).self::line($high, 4, $high, self::BASE, $ink, 1.2)
+            return self::line($low, self::BASE, $low, 4, $ink, 1.2).self::line($low, 4, $high, 4, $ink, 1.2).self::line(
+                $high, 4, $high, self::BASE, $ink, 1.2,
+            )
                 .self::line($value, 4, $value, self::BASE + 2, $ink, 1.2, '2.5,2');
         }
 
@@ -116,6 +128,9 @@ final class MarginRuleSvg
 
     private static function line(float $x1, float $y1, float $x2, float $y2, string $colour, float $width, string $dash = ''): string
     {
-        return sprintf('<line x1="%.2f" y1="%.2f" x2="%.2f" y2="%.2f" stroke="%s" stroke-width="%.1f"%s/>', $x1, $y1, $x2, $y2, $colour, $width, $dash === '' ? '' : ' stroke-dasharray="'.$dash.'"');
+        return sprintf(
+            '<line x1="%.2f" y1="%.2f" x2="%.2f" y2="%.2f" stroke="%s" stroke-width="%.1f"%s/>', $x1, $y1, $x2, $y2, $colour, $width,
+            $dash === '' ? '' : ' stroke-dasharray="'.$dash.'"',
+        );
     }
 }

@@ -21,6 +21,12 @@ final class ReportController
     #[Route('/report.pdf', methods: ['GET'])]
     public function pdf(CaseRecord $case, ReportMaker $maker): Response
     {
-        return new Response($maker->pdf($case), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => sprintf('attachment; filename="report-%04d.pdf"', $case->number)]);
+        return new Response(
+            $maker->pdf($case), 200,
+            [
+                'Content-Type' => 'application/pdf',
+                'Content-Disposition' => sprintf('attachment; filename="report-%04d.pdf"', $case->number),
+            ],
+        );
     }
 }

@@ -88,13 +88,21 @@ final readonly class ReportMaker
             'questions' => Story::QUESTIONS,
             'call' => $call,
             'signed' => $signed,
-            'calledCauses' => array_map(static fn (string $code): string => ($assessment->knowledge->network->causes[$code] ?? null)->label ?? 'Something not listed', $call->causes ?? []),
+            'calledCauses' => array_map(
+                static fn (string $code): string => ($assessment->knowledge->network->causes[$code] ?? null)
+                    ->label ?? 'Something not listed',
+                $call->causes ?? [],
+            ),
             'ranking' => $ranking,
             'ledgers' => $this->ledgers($assessment, $call->causes ?? $ranking->leading),
             'findings' => $this->findings($assessment),
             'photographs' => $this->photographs($assessment),
             'measurements' => $tables->readings(),
-            'margins' => $tables->margins(Step::Bench, static fn (Margin $margin): bool => $margin->isOutside() || $margin->verdict === Verdict::CannotTell || in_array($margin->place, $story->failed, true)),
+            'margins' => $tables->margins(
+                Step::Bench,
+                static fn (Margin $margin): bool => $margin
+                    ->isOutside() || $margin->verdict === Verdict::CannotTell || in_array($margin->place, $story->failed, true),
+            ),
             'school' => $case->settings->school,
             'work' => $this->work->of($record, $assessment),
             'open' => $this->open($assessment, $progress),
@@ -124,7 +132,10 @@ final readonly class ReportMaker
     private function findings(Assessment $assessment): array
     {
         $case = $assessment->case;
-        $findings = array_filter($case->findings(), static fn (Finding $finding): bool => isset($assessment->knowledge->signs[$finding->sign]));
+        $findings = array_filter(
+            $case->findings(),
+            static fn (Finding $finding): bool => isset($assessment->knowledge->signs[$finding->sign]),
+        );
         usort($findings, static fn (Finding $a, Finding $b): int => [$b->severity->value, $a->place] <=> [$a->severity->value, $b->place]);
 
         return array_map(static fn (Finding $finding): array => [

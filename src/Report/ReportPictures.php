@@ -28,12 +28,15 @@ final readonly class ReportPictures
     {
         $path = $this->store->original($photograph->sha256).'.report.jpg';
         if (!is_file($path)) {
-            $source = is_file($this->store->workingCopy($photograph->sha256)) ? $this->store->workingCopy($photograph->sha256) : $this->store->original($photograph->sha256);
+            $source = is_file($this->store->workingCopy($photograph->sha256))
+                ? $this->store->workingCopy($photograph->sha256)
+                : $this->store->original($photograph->sha256);
             if (!is_file($source)) {
                 return null;
             }
             try {
-                $copy = ImageManager::gd(autoOrientation: true)->read($source)->scaleDown(self::LONG_SIDE, self::LONG_SIDE)->toJpeg(82, strip: true);
+                $copy = ImageManager::gd(autoOrientation: true)
+                    ->read($source)->scaleDown(self::LONG_SIDE, self::LONG_SIDE)->toJpeg(82, strip: true);
             } catch (RuntimeException) {
                 return null;
             }

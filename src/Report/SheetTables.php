@@ -48,13 +48,18 @@ final readonly class SheetTables
     /** @return list<string> what the sheets of a step say as a whole */
     public function remarks(Step $step): array
     {
-        return array_merge(...array_map(fn (Sheet $sheet): array => $sheet->step === $step ? $this->assessment->bench->remarks($sheet) : [], $this->sheets()));
+        return array_merge(
+            ...array_map(
+                fn (Sheet $sheet): array => $sheet->step === $step ? $this->assessment->bench->remarks($sheet) : [], $this->sheets(),
+            ),
+        );
     }
 
     /**
      * Every reading, sheet by sheet, in the columns that hold one.
      *
-     * @return list<array{title: string, columns: list<array{head: string, unit: string}>, rows: list<array{label: string, cells: list<string>}>}>
+     * @return list<array{title: string, columns: list<array{head: string, unit: string}>,
+     *     rows: list<array{label: string, cells: list<string>}>}>
      */
     public function readings(): array
     {
@@ -77,7 +82,9 @@ final readonly class SheetTables
         return $this->assessment->bench->sheets->fittedTo($this->assessment->case->engine);
     }
 
-    /** @return array{title: string, columns: list<array{head: string, unit: string}>, rows: list<array{label: string, cells: list<string>}>} */
+    /**
+     * @return array{title: string, columns: list<array{head: string, unit: string}>, rows: list<array{label: string, cells: list<string>}>}
+     */
     private function table(Sheet $sheet, string $face): array
     {
         $units = $this->assessment->case->settings->units;
@@ -91,7 +98,10 @@ final readonly class SheetTables
             foreach ($sheet->lines?->keys($this->assessment->case->engine) ?? [''] as $line) {
                 $cells = [];
                 foreach ($columns as $c => [$column, $parts]) {
-                    $cells[$c] = $this->cell($column, $row->place, strtr(implode('.', $parts), ['{face}' => $face, '{row}' => $row->part, '{line}' => $line, '{date}' => '']));
+                    $cells[$c] = $this->cell(
+                        $column, $row->place,
+                        strtr(implode('.', $parts), ['{face}' => $face, '{row}' => $row->part, '{line}' => $line, '{date}' => '']),
+                    );
                     $used[$c] = ($used[$c] ?? false) || $cells[$c] !== '';
                 }
                 if (array_filter($cells, static fn (string $cell): bool => $cell !== '') !== []) {
@@ -104,9 +114,15 @@ final readonly class SheetTables
         return [
             'title' => $sheet->title.($face === '' ? '' : ', '.$face),
             'columns' => array_values(array_map(static fn (array $one): array => [
-                'head' => trim($one[0]->short.' '.$one[2]), 'unit' => trim($units->shownIn($one[0]->dimension(), $one[0]->fineness)->value, '1'),
+                'head' => trim($one[0]->short.' '.$one[2]),
+                'unit' => trim($units->shownIn($one[0]->dimension(), $one[0]->fineness)->value, '1'),
             ], $kept)),
-            'rows' => array_map(static fn (array $row): array => ['label' => $row['label'], 'cells' => array_values(array_intersect_key($row['cells'], $kept))], $rows),
+            'rows' => array_map(
+                static fn (array $row): array => [
+                    'label' => $row['label'], 'cells' => array_values(array_intersect_key($row['cells'], $kept)),
+                ],
+                $rows,
+            ),
         ];
     }
 
@@ -116,6 +132,10 @@ final readonly class SheetTables
         $reading = $this->assessment->bench->reading($place, $column, $index === '' ? null : $index);
         $units = $this->assessment->case->settings->units;
 
-        return $reading === null ? '' : $units->figure($reading->typed->quantity(), 0, $column->fineness).($reading->at === null ? '' : ' at '.$units->figure($reading->at->quantity()));
+        return $reading === null
+            ? ''
+            : $units->figure(
+                $reading->typed->quantity(), 0, $column->fineness,
+            ).($reading->at === null ? '' : ' at '.$units->figure($reading->at->quantity()));
     }
 }

@@ -32,16 +32,29 @@ final readonly class WorkSections
         return [
             'timeline' => $this->timeline($assessment),
             'answers' => $this->answers($assessment),
-            'before' => $tables->margins(Step::Before, static fn (Margin $margin): bool => !in_array($margin->quantity(), self::DRIFTS, true)),
+            'before' => $tables->margins(
+                Step::Before, static fn (Margin $margin): bool => !in_array($margin->quantity(), self::DRIFTS, true),
+            ),
             'remarks' => $tables->remarks(Step::Before),
             'drifts' => array_map(
-                static fn (array $one): string => sprintf('%s, %s: %s. %s', $one['view']->label, $one['view']->title, $one['view']->value->shown ?? '', $one['view']->sentence),
-                $tables->margins(Step::Before, static fn (Margin $margin): bool => in_array($margin->quantity(), self::DRIFTS, true) && $margin->isOutside()),
+                static fn (array $one): string => sprintf(
+                    '%s, %s: %s. %s', $one['view']->label, $one['view']->title, $one['view']->value->shown ?? '', $one['view']->sentence,
+                ),
+                $tables->margins(
+                    Step::Before,
+                    static fn (Margin $margin): bool => in_array($margin->quantity(), self::DRIFTS, true) && $margin->isOutside(),
+                ),
             ),
             'departures' => $this->departures($record, $assessment),
-            'missing' => array_map(static fn ($piece): string => sprintf('%s: %d missing', $piece->label, $piece->missing), TeardownPresenter::missingPieces($assessment->case)),
+            'missing' => array_map(
+                static fn ($piece): string => sprintf('%s: %d missing', $piece->label, $piece->missing),
+                TeardownPresenter::missingPieces($assessment->case),
+            ),
             'custody' => array_values(array_filter($this->teardown->custody($record), static fn ($move): bool => $move->now)),
-            'laboratories' => array_map(static fn ($entry): LaboratoryReport => LaboratoryReport::fromNode($entry->node()), $assessment->case->log->standing(EntryKind::Report)),
+            'laboratories' => array_map(
+                static fn ($entry): LaboratoryReport => LaboratoryReport::fromNode($entry->node()),
+                $assessment->case->log->standing(EntryKind::Report),
+            ),
         ];
     }
 
@@ -52,7 +65,9 @@ final readonly class WorkSections
         foreach (Timeline::of($assessment->case)->events as $event) {
             $rows[] = [
                 'what' => $event->what->value.($event->sameSymptom ? ', same symptom' : ''), 'date' => $event->date?->format('Y-m-d') ?? '',
-                'count' => $event->amount === null ? '' : rtrim(rtrim(number_format($event->amount, 1, '.', ''), '0'), '.').' '.$event->unit->value, 'words' => $event->words,
+                'count' => $event->amount === null ? '' : rtrim(
+                    rtrim(number_format($event->amount, 1, '.', ''), '0'), '.',
+                ).' '.$event->unit->value, 'words' => $event->words,
             ];
         }
 
@@ -67,7 +82,10 @@ final readonly class WorkSections
             $question = $assessment->knowledge->questions[$entry->slot->item] ?? null;
             if ($question !== null) {
                 $choice = $entry->node()->get('choice')->text();
-                $rows[] = ['where' => $entry->slot->place === 'engine' ? '' : $assessment->case->engine->placeLabel($entry->slot->place) ?? '', 'ask' => $question->ask, 'answer' => ($question->choices[$choice] ?? null)->label ?? $choice];
+                $rows[] = [
+                    'where' => $entry->slot->place === 'engine' ? '' : $assessment->case->engine->placeLabel($entry->slot->place) ?? '',
+                    'ask' => $question->ask, 'answer' => ($question->choices[$choice] ?? null)->label ?? $choice,
+                ];
             }
         }
 
@@ -80,7 +98,10 @@ final readonly class WorkSections
         $lines = [];
         foreach ($this->teardown->plan($record, $assessment->case)->steps as $step) {
             if ($step->state === StepState::Skipped || ($step->state === StepState::Done && $step->reason !== '')) {
-                $lines[] = sprintf('%s: %s. %s', $step->step->label, $step->state === StepState::Skipped ? 'left out' : 'done without everything recorded first', $step->reason);
+                $lines[] = sprintf(
+                    '%s: %s. %s', $step->step->label,
+                    $step->state === StepState::Skipped ? 'left out' : 'done without everything recorded first', $step->reason,
+                );
             }
         }
 

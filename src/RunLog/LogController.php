@@ -19,9 +19,19 @@ use Symfony\Component\Routing\Attribute\Route;
 final class LogController
 {
     #[Route('/api/cases/{id}/logs', methods: ['POST'])]
-    #[OA\Post(path: '/api/cases/{id}/logs', operationId: 'keepLog', parameters: [new OA\HeaderParameter(name: 'X-File-Name', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))), responses: [
-        new OA\Response(response: 201, description: 'kept, with the format it was recognised to have', content: new OA\JsonContent(ref: LogFileView::class)),
-    ])]
+    #[OA\Post(
+        path: '/api/cases/{id}/logs', operationId: 'keepLog',
+        parameters: [new OA\HeaderParameter(name: 'X-File-Name', schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(
+            required: true,
+            content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary')),
+        ),
+        responses: [
+            new OA\Response(
+                response: 201, description: 'kept, with the format it was recognised to have',
+                content: new OA\JsonContent(ref: LogFileView::class),
+            ),
+        ])]
     public function keep(CaseRecord $case, Request $request, Cases $cases, LogStore $store): JsonResponse
     {
         $name = rawurldecode($request->headers->get('X-File-Name') ?? 'The log');
@@ -35,15 +45,21 @@ final class LogController
     }
 
     #[Route('/api/logs/{sha256}/analyses', methods: ['POST'], requirements: ['sha256' => '[0-9a-f]{64}'])]
-    #[OA\Post(path: '/api/logs/{sha256}/analyses', operationId: 'analyseLog', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['format', 'thresholds'], properties: [
-        new OA\Property('format', ref: LogFormatView::class), new OA\Property('thresholds', ref: ThresholdsView::class),
-    ], type: 'object')), responses: [
-        new OA\Response(response: 202, description: 'being read, or read already', content: new OA\JsonContent(ref: LogAnalysisView::class)),
-    ])]
+    #[OA\Post(
+        path: '/api/logs/{sha256}/analyses', operationId: 'analyseLog',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['format', 'thresholds'], properties: [
+            new OA\Property('format', ref: LogFormatView::class), new OA\Property('thresholds', ref: ThresholdsView::class),
+        ], type: 'object')), responses: [
+            new OA\Response(
+                response: 202, description: 'being read, or read already', content: new OA\JsonContent(ref: LogAnalysisView::class),
+            ),
+        ])]
     public function analyse(string $sha256, Request $request, LogStore $store): JsonResponse
     {
         $input = JsonBody::of($request);
-        $analysis = $store->analyse($store->get($sha256), LogFormat::fromNode($input->get('format')), Thresholds::fromNode($input->get('thresholds')));
+        $analysis = $store->analyse(
+            $store->get($sha256), LogFormat::fromNode($input->get('format')), Thresholds::fromNode($input->get('thresholds')),
+        );
 
         return new JsonResponse(self::view($analysis, $store), 202);
     }
@@ -75,9 +91,14 @@ final class LogController
         new OA\QueryParameter(name: 'from', required: true, schema: new OA\Schema(type: 'number')),
         new OA\QueryParameter(name: 'to', required: true, schema: new OA\Schema(type: 'number')),
     ], responses: [
-        new OA\Response(response: 200, description: 'a stretch of the log', content: new OA\JsonContent(type: 'array', items: new OA\Items(required: ['at', 'ranges'], properties: [
-            new OA\Property('at', type: 'number'), new OA\Property('ranges', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'number'))),
-        ], type: 'object'))),
+        new OA\Response(
+            response: 200, description: 'a stretch of the log',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(required: ['at', 'ranges'], properties: [
+                new OA\Property('at', type: 'number'), new OA\Property(
+                    'ranges', type: 'object',
+                    additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'number')),
+                ),
+            ], type: 'object'))),
     ])]
     public function window(string $id, Request $request, LogStore $store, LogWindow $window): JsonResponse
     {
@@ -87,13 +108,16 @@ final class LogController
         }
         $buckets = $window->of($analysis, (float) $request->query->getString('from'), (float) $request->query->getString('to'), 900);
 
-        return new JsonResponse(array_map(static fn (array $bucket): array => ['at' => $bucket[0], 'ranges' => (object) $bucket[1]], $buckets));
+        return new JsonResponse(
+            array_map(static fn (array $bucket): array => ['at' => $bucket[0], 'ranges' => (object) $bucket[1]], $buckets),
+        );
     }
 
     private static function view(LogAnalysis $analysis, LogStore $store): LogAnalysisView
     {
         return new LogAnalysisView(
-            $analysis->id, $analysis->state, $analysis->rows, $analysis->state === AnalysisState::Ready ? 1.0 : $analysis->bytesRead / max(1, $analysis->file->bytes), $analysis->message,
+            $analysis->id, $analysis->state, $analysis->rows,
+            $analysis->state === AnalysisState::Ready ? 1.0 : $analysis->bytesRead / max(1, $analysis->file->bytes), $analysis->message,
             $analysis->state === AnalysisState::Ready ? (object) $store->result($analysis)['result'] : null,
         );
     }

@@ -39,8 +39,14 @@ final readonly class LogFileView
         $lines = explode("\n", str_replace(["\r\n", "\r"], "\n", $head));
 
         return new self(
-            $file->sha256, $file->bytes, $file->fileName, (object) $format->toArray(), $format->doubts, array_slice($lines, $format->headerLines, 4),
-            array_map(static fn (Channel $channel): ChannelView => new ChannelView($channel, $channel->label(), array_map(strval(...), array_keys($channel->units()))), Channel::cases()), (object) $thresholds->toArray(),
+            $file->sha256, $file->bytes, $file->fileName, (object) $format->toArray(), $format->doubts,
+            array_slice($lines, $format->headerLines, 4),
+            array_map(
+                static fn (Channel $channel): ChannelView => new ChannelView(
+                    $channel, $channel->label(), array_map(strval(...), array_keys($channel->units())),
+                ),
+                Channel::cases(),
+            ), (object) $thresholds->toArray(),
         );
     }
 }

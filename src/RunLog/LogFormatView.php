@@ -13,7 +13,10 @@ use OpenApi\Attributes as OA;
     new OA\Property('header_lines', type: 'integer'),
     new OA\Property('headers', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property('columns', type: 'array', items: new OA\Items(required: ['index', 'channel', 'unit'], properties: [
-        new OA\Property('index', type: 'integer'), new OA\Property('channel', type: 'string', enum: ['time', 'speed', 'boost', 'exhaust_pressure', 'oil_pressure', 'oil_temperature', 'throttle']), new OA\Property('unit', type: 'string'),
+        new OA\Property('index', type: 'integer'), new OA\Property(
+            'channel', type: 'string',
+            enum: ['time', 'speed', 'boost', 'exhaust_pressure', 'oil_pressure', 'oil_temperature', 'throttle'],
+        ), new OA\Property('unit', type: 'string'),
     ], type: 'object')),
 ])]
 final class LogFormatView

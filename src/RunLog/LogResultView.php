@@ -44,7 +44,13 @@ final readonly class LogResultView
 
         return new self(
             $result->rows, $result->from, $result->to, $totals,
-            array_map(static fn (Episode $episode): EpisodeView => new EpisodeView($episode->kind, $episode->kind->label(), $episode->kind->channel()->unit(), $episode->from, $episode->seconds, $episode->worst, $episode->speedAtWorst), $result->episodes),
+            array_map(
+                static fn (Episode $episode): EpisodeView => new EpisodeView(
+                    $episode->kind, $episode->kind->label(), $episode->kind->channel()->unit(), $episode->from, $episode->seconds,
+                    $episode->worst, $episode->speedAtWorst,
+                ),
+                $result->episodes,
+            ),
             $peaks,
         );
     }

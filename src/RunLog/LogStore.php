@@ -19,8 +19,12 @@ final readonly class LogStore
     public const MOST_BYTES = 512 * 1024 * 1024;
     private const HEAD_BYTES = 65536;
 
-    public function __construct(private string $dataFolder, private EntityManagerInterface $entities, private MessageBusInterface $bus, private ClockInterface $clock)
-    {
+    public function __construct(
+        private string $dataFolder,
+        private EntityManagerInterface $entities,
+        private MessageBusInterface $bus,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -80,7 +84,8 @@ final readonly class LogStore
 
     public function get(string $sha256): LogFile
     {
-        return $this->entities->find(LogFile::class, $sha256) ?? throw Problem::notFound('There is no log with this checksum here. Drop the file on the story again and it is attached.');
+        return $this->entities->find(LogFile::class, $sha256)
+            ?? throw Problem::notFound('There is no log with this checksum here. Drop the file on the story again and it is attached.');
     }
 
     public function path(string $sha256): string
@@ -101,9 +106,18 @@ final readonly class LogStore
     /** The analysis in this format with these thresholds: a known one, or one that is begun. */
     public function analyse(LogFile $file, LogFormat $format, Thresholds $thresholds): LogAnalysis
     {
-        $id = hash('sha256', json_encode([$file->sha256, $format->toArray(), $thresholds->toArray()], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
+        $id = hash(
+            'sha256',
+            json_encode([$file->sha256, $format->toArray(), $thresholds->toArray()], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
+        );
         $analysis = $this->entities->find(LogAnalysis::class, $id);
-        if ($analysis !== null && in_array($analysis->state, [AnalysisState::Waiting, AnalysisState::Reading, AnalysisState::Ready, AnalysisState::Failed], true)) {
+        if (
+            $analysis !== null
+            && in_array(
+                $analysis->state,
+                [AnalysisState::Waiting, AnalysisState::Reading, AnalysisState::Ready, AnalysisState::Failed], true,
+            )
+        ) {
             return $analysis;
         }
         $analysis ??= new LogAnalysis($id, $file, $format->toArray(), $thresholds->toArray());
@@ -131,11 +145,15 @@ final readonly class LogStore
     /**
      * What was found, as it was written when the reading ended.
      *
-     * @return array{result: array<string, mixed>, buckets: list<array{float, array<string, array{float, float}>}>, index: list<array{float, int, int}>}
+     * @return array{result: array<string, mixed>, buckets: list<array{float, array<string, array{float, float}>}>,
+     *     index: list<array{float, int, int}>}
      */
     public function result(LogAnalysis $analysis): array
     {
-        /** @var array{result: array<string, mixed>, buckets: list<array{float, array<string, array{float, float}>}>, index: list<array{float, int, int}>} $content */
+        /**
+         * @var array{result: array<string, mixed>, buckets: list<array{float, array<string, array{float, float}>}>,
+         *     index: list<array{float, int, int}>} $content
+         */
         $content = json_decode((string) file_get_contents($this->resultPath($analysis->id)), true, 16, \JSON_THROW_ON_ERROR);
 
         return $content;

@@ -21,8 +21,12 @@ use Symfony\Component\Uid\Uuid;
 #[AsMessageHandler]
 final readonly class AnswerOfLaboratoryHandler
 {
-    public function __construct(private Cases $cases, private Laboratories $laboratories, private EntryRecorder $recorder, private ClockInterface $clock)
-    {
+    public function __construct(
+        private Cases $cases,
+        private Laboratories $laboratories,
+        private EntryRecorder $recorder,
+        private ClockInterface $clock,
+    ) {
     }
 
     public function __invoke(AnswerOfLaboratory $work): void
@@ -32,7 +36,10 @@ final readonly class AnswerOfLaboratoryHandler
         $log = $this->cases->file($record)->log;
         $report = LaboratoryReport::slot($work->task);
         if ($log->headOf($report) === null) {
-            $this->recorder->record($record, $this->entry(EntryKind::Report, $report, null, $laboratory, $laboratory->report($work->request, $work->task)));
+            $this->recorder->record(
+                $record,
+                $this->entry(EntryKind::Report, $report, null, $laboratory, $laboratory->report($work->request, $work->task)),
+            );
         }
         $slot = Task::slot($work->task);
         $task = $log->headOf($slot);
@@ -45,6 +52,9 @@ final readonly class AnswerOfLaboratoryHandler
     /** @param array<string, mixed> $data */
     private function entry(EntryKind $kind, Slot $slot, ?string $supersedes, Laboratory $laboratory, array $data): Entry
     {
-        return new Entry(Uuid::v7()->toRfc4122(), $kind, $slot, $supersedes, $supersedes === null ? null : SupersedeReason::SeenAgain, $laboratory->label(), $this->clock->now(), null, $data);
+        return new Entry(
+            Uuid::v7()->toRfc4122(), $kind, $slot, $supersedes, $supersedes === null ? null : SupersedeReason::SeenAgain,
+            $laboratory->label(), $this->clock->now(), null, $data,
+        );
     }
 }

@@ -37,7 +37,10 @@ final class ScheduleController
 
     #[Route('/api/laboratories', methods: ['GET'])]
     #[OA\Get(path: '/api/laboratories', operationId: 'listLaboratories', responses: [
-        new OA\Response(response: 200, description: 'laboratories that can be asked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: LaboratoryView::class))),
+        new OA\Response(
+            response: 200, description: 'laboratories that can be asked',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: LaboratoryView::class)),
+        ),
     ])]
     public function laboratories(Laboratories $laboratories): JsonResponse
     {
@@ -45,24 +48,50 @@ final class ScheduleController
     }
 
     #[Route('/api/cases/{id}/laboratory-requests', methods: ['POST'])]
-    #[OA\Post(path: '/api/cases/{id}/laboratory-requests', operationId: 'askLaboratory', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['id', 'task', 'laboratory', 'request', 'by'], properties: [
-        new OA\Property('id', description: 'UUID of the entry, made by the client', type: 'string'), new OA\Property('task', type: 'string'), new OA\Property('laboratory', type: 'string'), new OA\Property('request', type: 'string'), new OA\Property('by', type: 'string'),
-    ], type: 'object')), responses: [
-        new OA\Response(response: 202, description: 'asked; the report is attached when it comes', content: new OA\JsonContent(ref: EntryView::class)),
-    ])]
-    public function ask(CaseRecord $case, Request $request, Cases $cases, Laboratories $laboratories, EntryRecorder $recorder, MessageBusInterface $bus, ClockInterface $clock): JsonResponse
-    {
+    #[OA\Post(
+        path: '/api/cases/{id}/laboratory-requests', operationId: 'askLaboratory',
+        requestBody: new OA\RequestBody(
+            required: true, content: new OA\JsonContent(required: ['id', 'task', 'laboratory', 'request', 'by'], properties: [
+                new OA\Property('id', description: 'UUID of the entry, made by the client', type: 'string'),
+                new OA\Property('task', type: 'string'), new OA\Property('laboratory', type: 'string'),
+                new OA\Property('request', type: 'string'),
+                new OA\Property('by', type: 'string'),
+            ], type: 'object')), responses: [
+                new OA\Response(
+                    response: 202, description: 'asked; the report is attached when it comes',
+                    content: new OA\JsonContent(ref: EntryView::class),
+                ),
+            ])]
+    public function ask(
+        CaseRecord $case,
+        Request $request,
+        Cases $cases,
+        Laboratories $laboratories,
+        EntryRecorder $recorder,
+        MessageBusInterface $bus,
+        ClockInterface $clock,
+    ): JsonResponse {
         $input = JsonBody::of($request);
         $laboratory = $laboratories->get($input->get('laboratory')->word());
         $asked = $input->get('request')->word(400);
         [$least, $most] = $laboratory->days();
         $task = [
-            'label' => mb_strimwidth($laboratory->label().': '.$asked, 0, 200, '…'), 'kind' => TaskKind::Laboratory->value, 'taskState' => TaskState::Begun->value,
+            'label' => mb_strimwidth($laboratory->label().': '.$asked, 0, 200, '…'), 'kind' => TaskKind::Laboratory->value,
+            'taskState' => TaskState::Begun->value,
             'leastDays' => $least, 'mostDays' => $most, 'begun' => $clock->now()->format('Y-m-d'),
         ];
-        [$entry, $isNew] = $recorder->record($case, new Entry(Entry::uuid($input->get('id')), EntryKind::Task, Task::slot($input->get('task')->word(80)), null, null, $input->get('by')->word(80), $clock->now(), null, $task));
+        [$entry, $isNew] = $recorder->record(
+            $case,
+            new Entry(
+                Entry::uuid($input->get('id')), EntryKind::Task, Task::slot($input->get('task')->word(80)), null, null,
+                $input->get('by')->word(80), $clock->now(), null, $task,
+            ),
+        );
         if ($isNew) {
-            $bus->dispatch(new AnswerOfLaboratory($case->id, $input->get('task')->word(80), $laboratory->code(), $asked), [new DelayStamp($laboratory->answersAfter())]);
+            $bus->dispatch(
+                new AnswerOfLaboratory($case->id, $input->get('task')->word(80), $laboratory->code(), $asked),
+                [new DelayStamp($laboratory->answersAfter())],
+            );
         }
 
         return new JsonResponse(EntryView::of($entry, $cases->settings($case)->units), 202);

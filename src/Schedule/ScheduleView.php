@@ -56,8 +56,10 @@ final readonly class ScheduleView
         };
 
         return new self(
-            $tasks, $schedule->today->format('Y-m-d'), $schedule->promised?->format('Y-m-d'), $promised, $schedule->leastDays, $schedule->mostDays, $late,
-            $tasks === [] && $promised === null ? '' : $range.$promise, self::labels($schedule->with(Readiness::Away)), self::labels($schedule->overdue()), implode(', ', $schedule->loop),
+            $tasks, $schedule->today->format('Y-m-d'), $schedule->promised?->format('Y-m-d'), $promised, $schedule->leastDays,
+            $schedule->mostDays, $late,
+            $tasks === [] && $promised === null ? '' : $range.$promise, self::labels($schedule->with(Readiness::Away)),
+            self::labels($schedule->overdue()), implode(', ', $schedule->loop),
         );
     }
 

@@ -42,8 +42,10 @@ final readonly class ScheduledTaskView
         $task = $scheduled->task;
 
         return new self(
-            $id, $task->label, $task->kind->value, $task->kind->words(), $scheduled->readiness, $scheduled->waitsFor, $task->after, $task->leastDays, $task->mostDays,
-            $scheduled->leastEnd, $scheduled->mostEnd, $task->due?->format('Y-m-d'), $task->begun?->format('Y-m-d'), $task->done?->format('Y-m-d'), $scheduled->isOverdue, $scheduled->isLate,
+            $id, $task->label, $task->kind->value, $task->kind->words(), $scheduled->readiness, $scheduled->waitsFor, $task->after,
+            $task->leastDays, $task->mostDays,
+            $scheduled->leastEnd, $scheduled->mostEnd, $task->due?->format('Y-m-d'), $task->begun?->format('Y-m-d'),
+            $task->done?->format('Y-m-d'), $scheduled->isOverdue, $scheduled->isLate,
         );
     }
 }

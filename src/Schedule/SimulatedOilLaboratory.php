@@ -43,14 +43,27 @@ final class SimulatedOilLaboratory implements Laboratory
         return [
             'laboratory' => $this->label(),
             'simulated' => true,
-            'words' => sprintf('Asked: %s. Invented by the simulated laboratory, no oil was analysed. Spectrometry misses particles above about 5 to 8 µm.', trim($request)),
+            'words' => sprintf(
+                'Asked: %s. Invented by the simulated laboratory, no oil was analysed. Spectrometry misses particles above about 5 to '.
+                '8 µm.',
+                trim($request),
+            ),
             'results' => [
-                ['name' => 'viscosity at 100 °C', 'value' => (string) $viscosity, 'unit' => 'mm²/s', 'remark' => $fuel > 2 ? 'thinned by fuel' : ''],
+                [
+                    'name' => 'viscosity at 100 °C', 'value' => (string) $viscosity, 'unit' => 'mm²/s',
+                    'remark' => $fuel > 2 ? 'thinned by fuel' : '',
+                ],
                 ['name' => 'fuel', 'value' => (string) $fuel, 'unit' => '%', 'remark' => $fuel > 2 ? 'high' : ''],
-                ['name' => 'iron', 'value' => (string) $iron, 'unit' => 'ppm', 'remark' => $iron > 100 ? 'high: cam, followers, cylinder' : ''],
+                [
+                    'name' => 'iron', 'value' => (string) $iron, 'unit' => 'ppm',
+                    'remark' => $iron > 100 ? 'high: cam, followers, cylinder' : '',
+                ],
                 ['name' => 'copper', 'value' => (string) (int) (8 + 40 * $draw('copper')), 'unit' => 'ppm', 'remark' => ''],
                 ['name' => 'aluminium', 'value' => (string) (int) (5 + 20 * $draw('aluminium')), 'unit' => 'ppm', 'remark' => ''],
-                ['name' => 'phosphorus', 'value' => (string) $phosphorus, 'unit' => 'ppm', 'remark' => $phosphorus < 1000 ? 'low for flat followers with race springs' : ''],
+                [
+                    'name' => 'phosphorus', 'value' => (string) $phosphorus, 'unit' => 'ppm',
+                    'remark' => $phosphorus < 1000 ? 'low for flat followers with race springs' : '',
+                ],
                 ['name' => 'zinc', 'value' => (string) (int) ($phosphorus * 1.12), 'unit' => 'ppm', 'remark' => ''],
             ],
         ];

@@ -21,7 +21,10 @@ use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 
 /** Assess a case document: every sheet, the ranking, the ledgers of the leading causes, progress and the next act. */
-#[AsCommand(name: 'case:assess', description: 'Assess a case document: every sheet, ranking, ledgers of the leading causes, progress, next act.')]
+#[AsCommand(
+    name: 'case:assess',
+    description: 'Assess a case document: every sheet, ranking, ledgers of the leading causes, progress, next act.',
+),]
 final class AssessCommand extends JsonCommand
 {
     public function __construct(private readonly CaseDocument $document, private readonly KnowledgeFiles $knowledge)
@@ -46,7 +49,9 @@ final class AssessCommand extends JsonCommand
             $sheets[$sheet->code] = $presenter->sheet($sheet);
         }
         $signed = ($document->maybe('signed_calls')?->items() ?? []) !== [];
-        $progress = Progress::of($case, $assessment->bench->sheets, Story::fromNode($document->maybe('story'), $case->engine), $document->has('call'), $signed);
+        $progress = Progress::of(
+            $case, $assessment->bench->sheets, Story::fromNode($document->maybe('story'), $case->engine), $document->has('call'), $signed,
+        );
         $next = $progress->nextAct();
         $ranking = $assessment->ranking();
         $revision = count($case->log->entries);
@@ -55,10 +60,20 @@ final class AssessCommand extends JsonCommand
             'revision' => $revision,
             'sheets' => $sheets,
             // Scripts know the margins of springs and heights under this name.
-            'springs' => ['revision' => $revision, 'margins' => [...($sheets['springs'] ?? null)->margins ?? [], ...($sheets['heights'] ?? null)->margins ?? []]],
+            'springs' => [
+                'revision' => $revision,
+                'margins' => [...($sheets['springs'] ?? null)->margins ?? [], ...($sheets['heights'] ?? null)->margins ?? []],
+            ],
             'ranking' => RankingView::of($assessment, $ranking, $revision),
-            'ledgers' => array_map(static fn (string $cause): LedgerView => LedgerPresenter::view($assessment, $assessment->ledger($cause)), $ranking->leading),
-            'progress' => array_map(static fn (StepProgress $step): StepView => new StepView($step->step->value, $step->step->label(), $step->done, $step->left, $step->isOverdue), $progress->steps()),
+            'ledgers' => array_map(
+                static fn (string $cause): LedgerView => LedgerPresenter::view($assessment, $assessment->ledger($cause)), $ranking->leading,
+            ),
+            'progress' => array_map(
+                static fn (StepProgress $step): StepView => new StepView(
+                    $step->step->value, $step->step->label(), $step->done, $step->left, $step->isOverdue,
+                ),
+                $progress->steps(),
+            ),
             'next' => new NextActView($next->step->value, $next->words, $next->place),
         ];
     }

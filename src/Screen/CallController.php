@@ -36,7 +36,10 @@ final class CallController
     #[OA\Post(
         path: '/api/cases/{id}/call/signature', operationId: 'signCall',
         parameters: [new OA\HeaderParameter(name: 'If-Match', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['by'], properties: [new OA\Property('by', type: 'string')], type: 'object')),
+        requestBody: new OA\RequestBody(
+            required: true,
+            content: new OA\JsonContent(required: ['by'], properties: [new OA\Property('by', type: 'string')], type: 'object'),
+        ),
         responses: [new OA\Response(response: 200, description: 'signed', content: new OA\JsonContent(ref: CaseView::class))],
     )]
     public function sign(CaseRecord $case, Request $request, Calls $calls, CasePresenter $presenter): JsonResponse

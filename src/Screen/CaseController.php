@@ -28,7 +28,10 @@ final class CaseController
 
     #[Route('', methods: ['GET'])]
     #[OA\Get(path: '/api/cases', operationId: 'listCases', responses: [
-        new OA\Response(response: 200, description: 'the bench queue, newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: QueueRowView::class))),
+        new OA\Response(
+            response: 200, description: 'the bench queue, newest first',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: QueueRowView::class)),
+        ),
     ])]
     public function list(Cases $cases, CasePresenter $presenter): JsonResponse
     {
@@ -36,29 +39,45 @@ final class CaseController
     }
 
     #[Route('', methods: ['POST'])]
-    #[OA\Post(path: '/api/cases', operationId: 'createCase', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['id', 'name', 'engine', 'by'], properties: [
-        new OA\Property('id', type: 'string', format: 'uuid'), new OA\Property('name', type: 'string'), new OA\Property('engine', ref: EngineInput::class), new OA\Property('by', type: 'string'),
-    ], type: 'object')), responses: [
-        new OA\Response(response: 201, description: 'created', content: new OA\JsonContent(ref: CaseView::class)),
-    ])]
+    #[OA\Post(
+        path: '/api/cases', operationId: 'createCase',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['id', 'name', 'engine', 'by'], properties: [
+            new OA\Property('id', type: 'string', format: 'uuid'), new OA\Property('name', type: 'string'),
+            new OA\Property('engine', ref: EngineInput::class), new OA\Property('by', type: 'string'),
+        ], type: 'object')), responses: [
+            new OA\Response(response: 201, description: 'created', content: new OA\JsonContent(ref: CaseView::class)),
+        ])]
     public function create(Request $request, Documents $documents, CasePresenter $presenter): JsonResponse
     {
         $input = JsonBody::of($request);
-        $case = $documents->create(Entry::uuid($input->get('id')), $input->get('name')->word(), Engine::fromNode(EngineInput::toDescription($input->get('engine'))), $input->get('by')->word(80));
+        $case = $documents->create(
+            Entry::uuid($input->get('id')), $input->get('name')->word(),
+            Engine::fromNode(EngineInput::toDescription($input->get('engine'))), $input->get('by')->word(80),
+        );
 
         return new JsonResponse($presenter->view($case), 201);
     }
 
     #[Route('/import', methods: ['POST'], priority: 1)]
-    #[OA\Post(path: '/api/cases/import', operationId: 'importCase', parameters: [new OA\QueryParameter(name: 'copy', schema: new OA\Schema(type: 'boolean')), new OA\QueryParameter(name: 'by', required: true, schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'file', schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(type: 'object')), responses: [
-        new OA\Response(response: 201, description: 'imported', content: new OA\JsonContent(ref: CaseView::class)),
-    ])]
+    #[OA\Post(
+        path: '/api/cases/import', operationId: 'importCase',
+        parameters: [
+            new OA\QueryParameter(name: 'copy', schema: new OA\Schema(type: 'boolean')),
+            new OA\QueryParameter(name: 'by', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\QueryParameter(name: 'file', schema: new OA\Schema(type: 'string')),
+        ],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(type: 'object')), responses: [
+            new OA\Response(response: 201, description: 'imported', content: new OA\JsonContent(ref: CaseView::class)),
+        ])]
     public function import(Request $request, CaseDocument $document, CasePresenter $presenter): JsonResponse
     {
         if (strlen($request->getContent()) > self::MOST_BYTES) {
             throw Problem::tooLarge('The file has more than 64 MB, which no case document has.');
         }
-        $case = $document->import($request->getContent(), $request->query->getBoolean('copy'), $request->query->getString('by', 'import'), $request->query->getString('file', 'The file'));
+        $case = $document->import(
+            $request->getContent(), $request->query->getBoolean('copy'), $request->query->getString('by', 'import'),
+            $request->query->getString('file', 'The file'),
+        );
 
         return new JsonResponse($presenter->view($case), 201);
     }
@@ -73,13 +92,22 @@ final class CaseController
     }
 
     #[Route('/{id}/description', methods: ['PUT'])]
-    #[OA\Put(path: '/api/cases/{id}/description', operationId: 'describeCase', parameters: [new OA\HeaderParameter(name: 'If-Match', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name', 'story', 'settings', 'by'], properties: [
-        new OA\Property('name', type: 'string'),
-        new OA\Property('story', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'array', items: new OA\Items(type: 'string'))])),
-        new OA\Property('settings', ref: SettingsView::class), new OA\Property('by', type: 'string'),
-    ], type: 'object')), responses: [
-        new OA\Response(response: 200, description: 'written', content: new OA\JsonContent(ref: CaseView::class)),
-    ])]
+    #[OA\Put(
+        path: '/api/cases/{id}/description', operationId: 'describeCase',
+        parameters: [new OA\HeaderParameter(name: 'If-Match', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(
+            required: true, content: new OA\JsonContent(required: ['name', 'story', 'settings', 'by'], properties: [
+                new OA\Property('name', type: 'string'),
+                new OA\Property(
+                    'story', type: 'object',
+                    additionalProperties: new OA\AdditionalProperties(
+                        oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'array', items: new OA\Items(type: 'string'))],
+                    ),
+                ),
+                new OA\Property('settings', ref: SettingsView::class), new OA\Property('by', type: 'string'),
+            ], type: 'object')), responses: [
+                new OA\Response(response: 200, description: 'written', content: new OA\JsonContent(ref: CaseView::class)),
+            ])]
     public function describe(CaseRecord $case, Request $request, Documents $documents, CasePresenter $presenter): JsonResponse
     {
         $input = JsonBody::of($request);
@@ -89,12 +117,20 @@ final class CaseController
     }
 
     #[Route('/{id}/engine', methods: ['PUT'])]
-    #[OA\Put(path: '/api/cases/{id}/engine', operationId: 'describeEngine', parameters: [new OA\HeaderParameter(name: 'If-Match', required: true, schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'by', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: EngineInput::class)), responses: [
-        new OA\Response(response: 200, description: 'written', content: new OA\JsonContent(ref: CaseView::class)),
-    ])]
+    #[OA\Put(
+        path: '/api/cases/{id}/engine', operationId: 'describeEngine',
+        parameters: [
+            new OA\HeaderParameter(name: 'If-Match', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\QueryParameter(name: 'by', required: true, schema: new OA\Schema(type: 'string')),
+        ],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: EngineInput::class)), responses: [
+            new OA\Response(response: 200, description: 'written', content: new OA\JsonContent(ref: CaseView::class)),
+        ])]
     public function describeEngine(CaseRecord $case, Request $request, Documents $documents, CasePresenter $presenter): JsonResponse
     {
-        $documents->describeEngine($case, Version::seen($request), EngineInput::toDescription(JsonBody::of($request)), $request->query->getString('by', 'unknown'));
+        $documents->describeEngine(
+            $case, Version::seen($request), EngineInput::toDescription(JsonBody::of($request)), $request->query->getString('by', 'unknown'),
+        );
 
         return new JsonResponse($presenter->view($case));
     }
@@ -102,6 +138,12 @@ final class CaseController
     #[Route('/{id}/case.json', methods: ['GET'])]
     public function export(CaseRecord $case, CaseDocument $document): Response
     {
-        return new Response($document->export($case), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => sprintf('attachment; filename="case-%04d.json"', $case->number)]);
+        return new Response(
+            $document->export($case), 200,
+            [
+                'Content-Type' => 'application/json',
+                'Content-Disposition' => sprintf('attachment; filename="case-%04d.json"', $case->number),
+            ],
+        );
     }
 }

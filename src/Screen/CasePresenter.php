@@ -36,8 +36,13 @@ use Psr\Clock\ClockInterface;
 /** Puts a case into the shapes that the screens read. */
 final readonly class CasePresenter
 {
-    public function __construct(private EntityManagerInterface $entities, private Cases $cases, private Calls $calls, private KnowledgeFiles $knowledge, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Cases $cases,
+        private Calls $calls,
+        private KnowledgeFiles $knowledge,
+        private ClockInterface $clock,
+    ) {
     }
 
     public function view(CaseRecord $record): CaseView
@@ -51,18 +56,40 @@ final readonly class CasePresenter
         return new CaseView(
             $record->id, $record->number, $record->name, $record->revision,
             EngineView::of($engine), $record->engineVersion, HeadPlanView::of(HeadPlan::of($engine)),
-            new StoryView($story->answers, $story->failed), new SettingsView($case->settings->units, $case->settings->school, (object) $case->settings->schools), $record->descriptionVersion,
+            new StoryView($story->answers, $story->failed),
+            new SettingsView($case->settings->units, $case->settings->school, (object) $case->settings->schools),
+            $record->descriptionVersion,
             $this->calls->of($record), $record->callVersion, $this->calls->signed($record),
-            array_map(static fn (Station $station): StationView => new StationView($station->code(), $station->label(), $station->kind->value, $station->cylinder->code(), in_array($station->code(), $story->failed, true)), $engine->stations),
-            array_map(static fn (Part $part): PartView => new PartView($part->value, $part->label($engine), $part->letter(), $part->site()->value), $engine->parts()),
+            array_map(
+                static fn (Station $station): StationView => new StationView(
+                    $station->code(), $station->label(), $station->kind->value, $station->cylinder->code(),
+                    in_array($station->code(), $story->failed, true),
+                ),
+                $engine->stations,
+            ),
+            array_map(
+                static fn (Part $part): PartView => new PartView(
+                    $part->value, $part->label($engine), $part->letter(), $part->site()->value,
+                ),
+                $engine->parts(),
+            ),
             array_map(static fn (Entry $entry): EntryView => EntryView::of($entry, $case->settings->units), $entries),
             $this->photographs($entries),
             $this->steps($progress),
             self::next($progress->nextAct()),
             array_keys(array_filter($this->knowledge->current()->signs, static fn (Sign $sign): bool => $sign->isPossibleOn($engine))),
-            array_map(static fn (BuildPart $part): BuildPartView => new BuildPartView($part->value, $part->label($engine), $part->isByKind()), BuildPart::of($engine)),
-            array_map(static fn (Component $component): NamedView => new NamedView($component->value, $component->label($engine)), Component::of($engine)),
-            array_map(static fn (string $code, string $label): NamedView => new NamedView($code, $label), array_keys(Cams::of($engine)), array_values(Cams::of($engine))),
+            array_map(
+                static fn (BuildPart $part): BuildPartView => new BuildPartView($part->value, $part->label($engine), $part->isByKind()),
+                BuildPart::of($engine),
+            ),
+            array_map(
+                static fn (Component $component): NamedView => new NamedView($component->value, $component->label($engine)),
+                Component::of($engine),
+            ),
+            array_map(
+                static fn (string $code, string $label): NamedView => new NamedView($code, $label), array_keys(Cams::of($engine)),
+                array_values(Cams::of($engine)),
+            ),
         );
     }
 
@@ -84,9 +111,18 @@ final readonly class CasePresenter
         $causes = $this->knowledge->current()->network->causes;
 
         return new QueueRowView(
-            $record->id, $record->number, $record->name, $story->answers['customer'], $story->answers['words'], EngineView::summary($case->engine),
+            $record->id, $record->number, $record->name, $story->answers['customer'], $story->answers['words'],
+            EngineView::summary($case->engine),
             HeadPlanView::of(HeadPlan::of($case->engine)), $story->failed,
-            $signed === null ? null : implode(', ', array_map(static fn (string $code): string => ($causes[$code] ?? null)->label ?? 'Something not listed', $signed->call->causes)),
+            $signed === null
+                ? null
+                : implode(
+                    ', ',
+                    array_map(
+                        static fn (string $code): string => ($causes[$code] ?? null)->label ?? 'Something not listed',
+                        $signed->call->causes,
+                    ),
+                ),
             self::next($progress->nextAct()), (object) $worst,
             count($case->engine->stations), count($progress->looked), count($progress->measured()), $progress->photographs,
             ScheduleView::of(Schedule::of($case, $this->clock->now())),
@@ -112,7 +148,10 @@ final readonly class CasePresenter
             }
         }
 
-        return array_map(PhotographView::of(...), array_values($this->entities->getRepository(Photograph::class)->findBy(['sha256' => array_unique($hashes)])));
+        return array_map(
+            PhotographView::of(...),
+            array_values($this->entities->getRepository(Photograph::class)->findBy(['sha256' => array_unique($hashes)])),
+        );
     }
 
     /** @return list<StepView> */
@@ -124,7 +163,10 @@ final readonly class CasePresenter
         }
 
         return array_map(
-            static fn (Step $step): StepView => new StepView($step->value, $step->label(), ($counted[$step->value] ?? null)?->done, ($counted[$step->value] ?? null)->left ?? '', ($counted[$step->value] ?? null)->isOverdue ?? false),
+            static fn (Step $step): StepView => new StepView(
+                $step->value, $step->label(), ($counted[$step->value] ?? null)?->done, ($counted[$step->value] ?? null)->left ?? '',
+                ($counted[$step->value] ?? null)->isOverdue ?? false,
+            ),
             Step::cases(),
         );
     }

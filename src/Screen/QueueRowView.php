@@ -25,7 +25,10 @@ final readonly class QueueRowView
         #[OA\Property(description: 'the call, or null while open')]
         public ?string $firstEvent,
         public NextActView $next,
-        #[OA\Property(description: 'worst severity by station, 0 for looked and nothing', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer'))]
+        #[OA\Property(
+            description: 'worst severity by station, 0 for looked and nothing', type: 'object',
+            additionalProperties: new OA\AdditionalProperties(type: 'integer'),
+        ),]
         public object $worst,
         public int $stations,
         public int $lookedAt,

@@ -22,8 +22,13 @@ final class JsonBody
         } catch (\JsonException $error) {
             throw Problem::unreadable(match (true) {
                 trim($text) === '' => $what.' is empty.',
-                preg_match('/^\s*[\[{]/', $text) !== 1 => sprintf('%s is not JSON: it begins with “%s”.', $what, mb_strimwidth(trim(mb_convert_encoding($text, 'UTF-8', 'UTF-8')), 0, 30, '…')),
-                preg_match('/[\]}]\s*$/', $text) !== 1 => sprintf('%s is cut off: it ends after %d bytes in the middle of the document.', $what, strlen($text)),
+                preg_match('/^\s*[\[{]/', $text) !== 1 => sprintf(
+                    '%s is not JSON: it begins with “%s”.', $what,
+                    mb_strimwidth(trim(mb_convert_encoding($text, 'UTF-8', 'UTF-8')), 0, 30, '…'),
+                ),
+                preg_match('/[\]}]\s*$/', $text) !== 1 => sprintf(
+                    '%s is cut off: it ends after %d bytes in the middle of the document.', $what, strlen($text),
+                ),
                 default => sprintf('%s is not valid JSON (%s).', $what, lcfirst($error->getMessage())),
             });
         }

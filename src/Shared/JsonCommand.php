@@ -28,7 +28,9 @@ abstract class JsonCommand extends Command
             }
             $status = self::FAILURE;
         }
-        $text = is_string($result) ? rtrim($result, "\n") : json_encode($result, \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR);
+        $text = is_string($result)
+            ? rtrim($result, "\n")
+            : json_encode($result, \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR);
         $output->writeln($text, OutputInterface::OUTPUT_RAW);
 
         return $status;

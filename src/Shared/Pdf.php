@@ -21,13 +21,22 @@ final readonly class Pdf
         if (!is_dir($cache)) {
             @mkdir($cache, 0o755, true);
         }
-        $dompdf = new Dompdf(new Options(['fontDir' => $cache, 'fontCache' => $cache, 'isRemoteEnabled' => false, 'isPhpEnabled' => false, 'chroot' => [$this->projectFolder.'/assets', $cache], 'defaultPaperSize' => 'a4', 'defaultMediaType' => 'print']));
+        $dompdf = new Dompdf(
+            new Options(
+                [
+                    'fontDir' => $cache, 'fontCache' => $cache, 'isRemoteEnabled' => false, 'isPhpEnabled' => false,
+                    'chroot' => [$this->projectFolder.'/assets', $cache], 'defaultPaperSize' => 'a4', 'defaultMediaType' => 'print',
+                ],
+            ),
+        );
         $dompdf->loadHtml($html, 'UTF-8');
         $dompdf->render();
         if ($numbered) {
             $canvas = $dompdf->getCanvas();
             $font = $dompdf->getFontMetrics()->getFont('Sofia Sans') ?? '';
-            $canvas->page_text($canvas->get_width() - 82, $canvas->get_height() - 30, '{PAGE_NUM} of {PAGE_COUNT}', $font, 8, [0.27, 0.32, 0.3]);
+            $canvas->page_text(
+                $canvas->get_width() - 82, $canvas->get_height() - 30, '{PAGE_NUM} of {PAGE_COUNT}', $font, 8, [0.27, 0.32, 0.3],
+            );
         }
 
         return (string) $dompdf->output();
@@ -39,7 +48,12 @@ final readonly class Pdf
         $fonts = [];
         foreach (['Sofia Sans' => 'sofia-sans', 'Sofia Sans Condensed' => 'sofia-sans-condensed'] as $family => $file) {
             foreach ([400, 700] as $weight) {
-                $fonts[] = ['family' => $family, 'weight' => $weight, 'address' => 'data:font/ttf;base64,'.base64_encode((string) file_get_contents(sprintf('%s/assets/fonts/%s-%d.ttf', $this->projectFolder, $file, $weight)))];
+                $fonts[] = [
+                    'family' => $family, 'weight' => $weight,
+                    'address' => 'data:font/ttf;base64,'.base64_encode(
+                        (string) file_get_contents(sprintf('%s/assets/fonts/%s-%d.ttf', $this->projectFolder, $file, $weight)),
+                    ),
+                ];
             }
         }
 

@@ -54,6 +54,8 @@ final class Problem extends \RuntimeException
     /** @return array{type: string, title: string, status: int, detail: string, ...} */
     public function toArray(): array
     {
-        return ['type' => 'about:blank', 'title' => $this->title, 'status' => $this->status, 'detail' => $this->getMessage()] + $this->extra;
+        return [
+            'type' => 'about:blank', 'title' => $this->title, 'status' => $this->status, 'detail' => $this->getMessage(),
+        ] + $this->extra;
     }
 }

@@ -29,12 +29,20 @@ final class ProblemListener
     {
         return match (true) {
             $error instanceof Problem => $error->toArray(),
-            $error instanceof BadDocument => Problem::invalid($error->getMessage(), ['pointer' => $error->pointer, 'reason' => $error->reason])->toArray(),
+            $error instanceof BadDocument => Problem::invalid(
+                $error->getMessage(), ['pointer' => $error->pointer, 'reason' => $error->reason],
+            )->toArray(),
             $error instanceof NotUnderstood => Problem::invalid($error->getMessage(), [
                 'typed' => $error->typed, 'reason' => $error->reason, 'accepted' => $error->accepted, 'offers' => $error->offers,
             ])->toArray(),
-            $error instanceof HttpExceptionInterface => ['type' => 'about:blank', 'title' => 'Request not possible', 'status' => $error->getStatusCode(), 'detail' => $error->getMessage()],
-            default => ['type' => 'about:blank', 'title' => 'Fault in the program', 'status' => 500, 'detail' => 'Something went wrong here, not in what you entered. It is in the log.'],
+            $error instanceof HttpExceptionInterface => [
+                'type' => 'about:blank', 'title' => 'Request not possible', 'status' => $error->getStatusCode(),
+                'detail' => $error->getMessage(),
+            ],
+            default => [
+                'type' => 'about:blank', 'title' => 'Fault in the program', 'status' => 500,
+                'detail' => 'Something went wrong here, not in what you entered. It is in the log.',
+            ],
         };
     }
 }

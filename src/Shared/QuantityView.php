@@ -27,7 +27,9 @@ final readonly class QuantityView
 
     public static function exact(Quantity $quantity, UnitSystem $units, Fineness $fineness = Fineness::Usual): self
     {
-        return new self($units->figure($quantity, 0, $fineness), self::unit($quantity, $units, $fineness), null, $units->show($quantity, $fineness));
+        return new self(
+            $units->figure($quantity, 0, $fineness), self::unit($quantity, $units, $fineness), null, $units->show($quantity, $fineness),
+        );
     }
 
     public static function uncertain(Uncertain $value, UnitSystem $units, Fineness $fineness = Fineness::Usual): self

@@ -11,7 +11,13 @@ use OpenApi\Attributes as OA;
 final readonly class ComputedColumnView
 {
     /** @param list<string> $index as in SheetColumnView */
-    public function __construct(public string $key, public string $name, public string $head, public string $under, public array $index, public string $unit)
-    {
+    public function __construct(
+        public string $key,
+        public string $name,
+        public string $head,
+        public string $under,
+        public array $index,
+        public string $unit,
+    ) {
     }
 }

@@ -87,11 +87,20 @@ final readonly class MarginView
         return new self(
             $margin->place, $label, $margin->index, $limit->quantity, $limit->title.$index,
             $margin->verdict, $margin->verdict->words(), $margin->probabilityGood, $value,
-            $limit->side, QuantityView::exact($limit->value(), $units, $fineness), $limitWords, $limit->ruling, array_map(strval(...), array_keys($limit->schools)),
-            $scale->notch, $scale->upper, $scale->goodIsRight, $scale->value, $scale->low, $scale->high, $scale->offScale, $scale->others, $scale->strokes,
+            $limit->side, QuantityView::exact($limit->value(), $units, $fineness), $limitWords, $limit->ruling,
+            array_map(strval(...), array_keys($limit->schools)),
+            $scale->notch, $scale->upper, $scale->goodIsRight, $scale->value, $scale->low, $scale->high, $scale->offScale, $scale->others,
+            $scale->strokes,
             $figure($scale->from), $figure($scale->to), $margin->missing, $claimed,
-            trim(self::sentence($margin, $units, $fineness, $claimed).' '.($saying === null || $value === null ? '' : $saying(new At($bench, $margin->place), $margin))),
-            sprintf('%s %s: %s, limit %s, %s', $label, $limit->title, $value === null ? 'not measured' : str_replace('±', 'plus or minus', $value->shown), $limitWords, $margin->verdict->words()),
+            trim(
+                self::sentence(
+                    $margin, $units, $fineness, $claimed,
+                ).' '.($saying === null || $value === null ? '' : $saying(new At($bench, $margin->place), $margin)),
+            ),
+            sprintf(
+                '%s %s: %s, limit %s, %s', $label, $limit->title,
+                $value === null ? 'not measured' : str_replace('±', 'plus or minus', $value->shown), $limitWords, $margin->verdict->words(),
+            ),
         );
     }
 
@@ -100,7 +109,9 @@ final readonly class MarginView
         $bound = $limit->bounds();
 
         return match (true) {
-            $bound->least !== null && $bound->most !== null && $limit->side !== Side::Within => sprintf('%s to %s', $units->figure($bound->least, 0, $fineness), $units->show($bound->most, $fineness)),
+            $bound->least !== null && $bound->most !== null && $limit->side !== Side::Within => sprintf(
+                '%s to %s', $units->figure($bound->least, 0, $fineness), $units->show($bound->most, $fineness),
+            ),
             $limit->side === Side::Within => 'within ± '.$units->show($limit->value(), $fineness),
             default => $limit->side->words().' '.$units->show($limit->value(), $fineness),
         };
@@ -110,7 +121,9 @@ final readonly class MarginView
     {
         $value = $margin->value();
         if ($value === null) {
-            $missing = $margin->missing === [] ? '' : sprintf('Not measured: %s %s missing.', implode(', ', $margin->missing), count($margin->missing) === 1 ? 'is' : 'are');
+            $missing = $margin->missing === []
+                ? ''
+                : sprintf('Not measured: %s %s missing.', implode(', ', $margin->missing), count($margin->missing) === 1 ? 'is' : 'are');
 
             return trim(($margin->because ?? $missing).($claimed === null ? '' : sprintf(' As claimed it would be %s.', $claimed->shown)));
         }
@@ -119,7 +132,9 @@ final readonly class MarginView
             $margin->because !== null => $margin->because,
             $margin->isInside() => sprintf('Inside by %s.', $distance),
             $margin->isOutside() => sprintf('Outside by %s.', $distance),
-            default => sprintf('%s straddles the limit.%s', QuantityView::uncertain($value, $units, $fineness)->shown, self::improve($margin)),
+            default => sprintf(
+                '%s straddles the limit.%s', QuantityView::uncertain($value, $units, $fineness)->shown, self::improve($margin),
+            ),
         };
 
         return $margin->isNoted() && $margin->limit->note !== '' ? $sentence.' '.$margin->limit->note : $sentence;
@@ -133,6 +148,11 @@ final readonly class MarginView
         $name = array_key_first($shares);
         $given = $name === null ? null : $margin->trace?->values->given[$name][0];
 
-        return $given === null ? '' : sprintf(' Measure the %s better: it came from %s and carries %.0f %% of the uncertainty.', str_replace('_', ' ', $name), $given->origin, 100 * $shares[$name]);
+        return $given === null
+            ? ''
+            : sprintf(
+                ' Measure the %s better: it came from %s and carries %.0f %% of the uncertainty.', str_replace('_', ' ', $name),
+                $given->origin, 100 * $shares[$name],
+            );
     }
 }

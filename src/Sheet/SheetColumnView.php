@@ -15,7 +15,8 @@ final readonly class SheetColumnView
      * @param string $head over it; columns that share one stand together under it
      * @param string $under what tells it from the others under the same head; may be empty
      * @param string $name what it is called in messages and for the ear
-     * @param list<string> $index parts of the index of its slots; {face}, {line}, {row} and {date} stand for what is chosen, empty ones are left out
+     * @param list<string> $index parts of the index of its slots; {face}, {line}, {row} and {date} stand for what is chosen, empty ones are
+     *                            left out
      * @param string|null $usualHeight value whose claim is the test height, where nothing else is said
      * @param string $unit in which it is typed where none is given
      */

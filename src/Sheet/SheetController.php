@@ -24,7 +24,10 @@ final class SheetController
 {
     #[Route('/sheets', methods: ['GET'])]
     #[OA\Get(path: '/api/cases/{id}/sheets', operationId: 'listSheets', responses: [
-        new OA\Response(response: 200, description: 'the sheets of this engine', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: SheetLayoutView::class))),
+        new OA\Response(
+            response: 200, description: 'the sheets of this engine',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: SheetLayoutView::class)),
+        ),
     ])]
     public function list(CaseRecord $case, Assessments $assessments): JsonResponse
     {
@@ -41,7 +44,9 @@ final class SheetController
     ])]
     public function sheet(CaseRecord $case, string $sheet, Assessments $assessments): JsonResponse
     {
-        return new JsonResponse($assessments->kept('sheet.'.rawurlencode($sheet), $case, static function (Assessment $assessment) use ($sheet): SheetView {
+        $key = 'sheet.'.rawurlencode($sheet);
+
+        return new JsonResponse($assessments->kept($key, $case, static function (Assessment $assessment) use ($sheet): SheetView {
             $declared = $assessment->bench->sheets->named($sheet);
             if ($declared === null || !$declared->isFittedTo($assessment->case->engine)) {
                 throw Problem::notFound(sprintf('This engine has no sheet “%s”.', $sheet));
@@ -54,17 +59,26 @@ final class SheetController
     #[Route('/margins', methods: ['GET'])]
     #[OA\Get(path: '/api/cases/{id}/margins', operationId: 'getMargins', parameters: [
         new OA\QueryParameter(name: 'step', description: 'sheets of this step of the work only', schema: new OA\Schema(type: 'string')),
-        new OA\QueryParameter(name: 'quantity', description: 'these quantities only, separated by commas', schema: new OA\Schema(type: 'string')),
+        new OA\QueryParameter(
+            name: 'quantity', description: 'these quantities only, separated by commas', schema: new OA\Schema(type: 'string'),
+        ),
     ], responses: [
         new OA\Response(response: 200, description: 'margins of all sheets', content: new OA\JsonContent(ref: MarginsView::class)),
     ])]
     public function margins(CaseRecord $case, Request $request, Assessments $assessments): JsonResponse
     {
         $step = Step::tryFrom($request->query->getString('step'));
-        $quantities = array_values(array_filter(explode(',', $request->query->getString('quantity')), static fn (string $one): bool => $one !== ''));
+        $quantities = array_values(
+            array_filter(explode(',', $request->query->getString('quantity')), static fn (string $one): bool => $one !== ''),
+        );
         $name = 'margins.'.hash('xxh3', ($step->value ?? '').' '.implode(',', $quantities));
 
-        return new JsonResponse($assessments->kept($name, $case, static fn (Assessment $assessment): MarginsView => self::presenter($assessment)->margins($step, $quantities)));
+        return new JsonResponse(
+            $assessments->kept(
+                $name, $case,
+                static fn (Assessment $assessment): MarginsView => self::presenter($assessment)->margins($step, $quantities),
+            ),
+        );
     }
 
     #[Route('/trace/{place}/{value}', methods: ['GET'])]
@@ -78,7 +92,9 @@ final class SheetController
         $bench = $assessments->of($case)->bench;
         $declared = $bench->sheets->values[$value] ?? throw Problem::notFound(sprintf('There is no value “%s”.', $value));
         $index = $request->query->getString('index');
-        $trace = $bench->case->engine->placeLabel($place) === null ? null : self::reasoning($bench, $place, $value, $index === '' ? null : $index);
+        $trace = $bench->case->engine->placeLabel($place) === null
+            ? null
+            : self::reasoning($bench, $place, $value, $index === '' ? null : $index);
         if ($trace === null) {
             throw Problem::notFound('There is no such value here: a reading is missing.');
         }

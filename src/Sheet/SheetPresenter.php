@@ -35,15 +35,19 @@ final readonly class SheetPresenter
         foreach ($this->columnsOf($sheet) as $column) {
             foreach ($this->templates($column->index, $sheet) as [$index, $under]) {
                 $columns[] = new SheetColumnView(
-                    implode('.', [$column->code, ...$index]), $column->code, $column->part->value, $column->short, $under, trim($column->label.' '.$under), $index,
-                    $this->unit($column, $column->fineness === Fineness::Tenths ? Fineness::Usual : $column->fineness), $column->dimension()->value, $column->gauge, $column->isAtHeight, $column->usualHeight,
+                    implode('.', [$column->code, ...$index]), $column->code, $column->part->value, $column->short, $under,
+                    trim($column->label.' '.$under), $index,
+                    $this->unit($column, $column->fineness === Fineness::Tenths ? Fineness::Usual : $column->fineness),
+                    $column->dimension()->value, $column->gauge, $column->isAtHeight, $column->usualHeight,
                 );
             }
         }
         foreach ($this->bench->sheets->valuesOn($sheet) as $value) {
             if ($value->short !== null) {
                 foreach ($this->templates($value->index, $sheet) as [$index, $under]) {
-                    $computed[] = new ComputedColumnView(implode('.', [$value->name, ...$index]), $value->name, $value->short, $under, $index, $this->unitOf($value));
+                    $computed[] = new ComputedColumnView(
+                        implode('.', [$value->name, ...$index]), $value->name, $value->short, $under, $index, $this->unitOf($value),
+                    );
                 }
             }
         }
@@ -104,7 +108,13 @@ final readonly class SheetPresenter
         $hasDual = array_filter($engine->stations, fn ($station): bool => $this->bench->isDual($station->code())) !== [];
         $columns = [...array_map(fn (string $code): Column => $this->bench->sheets->columns[$code], $sheet->also), ...$sheet->columns];
 
-        return array_values(array_filter($columns, static fn (Column $column): bool => $column->isReadable && $column->isFittedTo($engine) && (!$column->isForDual || $hasDual)));
+        return array_values(
+            array_filter(
+                $columns,
+                static fn (Column $column): bool => $column
+                    ->isReadable && $column->isFittedTo($engine) && (!$column->isForDual || $hasDual),
+            ),
+        );
     }
 
     /** @return list<SheetRowView> */
@@ -114,7 +124,12 @@ final readonly class SheetPresenter
         if ($sheet->rows !== null) {
             $labels = $sheet->rows === Axis::Cam ? Cams::of($engine) : [];
 
-            return array_map(static fn (string $key): SheetRowView => new SheetRowView($key, Place::ENGINE, $key, $labels[$key] ?? $key, $labels[$key] ?? $key, false), $sheet->rows->keys($engine));
+            return array_map(
+                static fn (string $key): SheetRowView => new SheetRowView(
+                    $key, Place::ENGINE, $key, $labels[$key] ?? $key, $labels[$key] ?? $key, false,
+                ),
+                $sheet->rows->keys($engine),
+            );
         }
 
         return array_map(static function (string $place) use ($engine): SheetRowView {
@@ -166,7 +181,10 @@ final readonly class SheetPresenter
                     $index = $value->index->join($parts);
                     $found = $this->bench->value($place, $value->name, $index);
                     if ($found instanceof Given && $found->trace !== null) {
-                        $views[] = new ValueView($place, $value->name, $index, $value->title, QuantityView::uncertain($found->value, $units, $value->fineness), $found->trace->calculation->formula());
+                        $views[] = new ValueView(
+                            $place, $value->name, $index, $value->title, QuantityView::uncertain($found->value, $units, $value->fineness),
+                            $found->trace->calculation->formula(),
+                        );
                     }
                 }
             }
@@ -183,7 +201,10 @@ final readonly class SheetPresenter
         $words = $this->limitWords($judged, $value->fineness);
 
         return array_map(
-            fn (array $template): MarginColumnView => new MarginColumnView(implode('.', [$judged->value, ...$template[0]]), $judged->value, $this->limits->of($judged->value)->title, trim($judged->head.' '.$template[1]), $template[0], $words, $judged->isDeparture),
+            fn (array $template): MarginColumnView => new MarginColumnView(
+                implode('.', [$judged->value, ...$template[0]]), $judged->value, $this->limits->of($judged->value)->title,
+                trim($judged->head.' '.$template[1]), $template[0], $words, $judged->isDeparture,
+            ),
             $any ? [[[], '']] : $this->templates($value->index, $sheet),
         );
     }
@@ -208,7 +229,10 @@ final readonly class SheetPresenter
         foreach ($found as $key => $one) {
             if ($one['known'] || (!$judged->isDeparture && in_array((string) $key, ['', 'outer'], true))) {
                 $of = $key === '' || $key === 'outer' ? '' : $key.' ';
-                $columns[] = new MarginColumnView($judged->value.'.'.$key, $judged->value, $this->limits->of($judged->value)->title, $of.$judged->head, $key === '' ? [] : [(string) $key], $words, $judged->isDeparture);
+                $columns[] = new MarginColumnView(
+                    $judged->value.'.'.$key, $judged->value, $this->limits->of($judged->value)->title, $of.$judged->head,
+                    $key === '' ? [] : [(string) $key], $words, $judged->isDeparture,
+                );
             }
         }
 
@@ -225,7 +249,9 @@ final readonly class SheetPresenter
         }
         $same = count(array_unique($words)) === 1;
 
-        return $same ? reset($words) : implode('; ', array_map(static fn (string $kind, string $of): string => $kind.' '.$of, array_keys($words), $words));
+        return $same
+            ? reset($words)
+            : implode('; ', array_map(static fn (string $kind, string $of): string => $kind.' '.$of, array_keys($words), $words));
     }
 
     private function unit(Column $column, Fineness $fineness): string

@@ -15,7 +15,13 @@ final readonly class SheetRowView
      * @param string $label what it is called, short as on a tag
      * @param string $name what it is called in messages and for the ear
      */
-    public function __construct(public string $key, public string $place, public string $part, public string $label, public string $name, public bool $isStation)
-    {
+    public function __construct(
+        public string $key,
+        public string $place,
+        public string $part,
+        public string $label,
+        public string $name,
+        public bool $isStation,
+    ) {
     }
 }

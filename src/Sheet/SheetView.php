@@ -15,7 +15,12 @@ final readonly class SheetView
      * @param list<ValueView> $values
      * @param list<string> $remarks
      */
-    public function __construct(public string $code, public string $title, public array $margins, public array $values, public array $remarks)
-    {
+    public function __construct(
+        public string $code,
+        public string $title,
+        public array $margins,
+        public array $values,
+        public array $remarks,
+    ) {
     }
 }

@@ -11,7 +11,13 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class ValueView
 {
-    public function __construct(public string $place, public string $name, public ?string $index, public string $title, public QuantityView $value, public string $way)
-    {
+    public function __construct(
+        public string $place,
+        public string $name,
+        public ?string $index,
+        public string $title,
+        public QuantityView $value,
+        public string $way,
+    ) {
     }
 }

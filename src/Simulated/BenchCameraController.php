@@ -17,11 +17,21 @@ final class BenchCameraController
 {
     #[Route('', methods: ['GET'])]
     #[OA\Get(path: '/api/simulated/camera', operationId: 'listSimulatedPictures', responses: [
-        new OA\Response(response: 200, description: 'pictures it can take', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: SimulatedPictureView::class))),
+        new OA\Response(
+            response: 200, description: 'pictures it can take',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: SimulatedPictureView::class)),
+        ),
     ])]
     public function list(): JsonResponse
     {
-        return new JsonResponse(array_map(static fn (PartPicture $picture): SimulatedPictureView => new SimulatedPictureView($picture->value, $picture->label(), $picture->part()->value, $picture->sign()), PartPicture::cases()));
+        return new JsonResponse(
+            array_map(
+                static fn (PartPicture $picture): SimulatedPictureView => new SimulatedPictureView(
+                    $picture->value, $picture->label(), $picture->part()->value, $picture->sign(),
+                ),
+                PartPicture::cases(),
+            ),
+        );
     }
 
     #[Route('/{kind}.png', methods: ['GET'])]

@@ -45,7 +45,9 @@ final class DataLogger
             $oil = min(5.8, 1.0 + $speed / 1200) - ($oilDrops !== null && $time > $oilDrops ? min(3.4, ($time - $oilDrops) * 0.6) : 0);
             yield sprintf(
                 "%.3F,%.0F,%.0F,%.1F,%.1F,%.2F,%.1F\n",
-                $time, $speed + mt_rand(-8, 8), $throttle, $throttle / 100 * 12 + mt_rand(-3, 3) / 10, 4 + ($speed / $limiter) ** 2 * 38 * $throttle / 100 + mt_rand(-5, 5) / 10, max(0.2, $oil) + mt_rand(-4, 4) / 100, 70 + 45 * (1 - exp(-$time / 240)),
+                $time, $speed + mt_rand(-8, 8), $throttle, $throttle / 100 * 12 + mt_rand(-3, 3) / 10,
+                4 + ($speed / $limiter) ** 2 * 38 * $throttle / 100 + mt_rand(-5, 5) / 10, max(0.2, $oil) + mt_rand(-4, 4) / 100,
+                70 + 45 * (1 - exp(-$time / 240)),
             );
         }
     }

@@ -24,13 +24,17 @@ final class WriteLogCommand extends Command
         $this->addOption('seconds', null, InputOption::VALUE_REQUIRED, 'length of the run', '120')
             ->addOption('rate', null, InputOption::VALUE_REQUIRED, 'rows a second', '50')
             ->addOption('limiter', null, InputOption::VALUE_REQUIRED, 'turns a minute at which the limiter cuts', '7600')
-            ->addOption('missed-shift', null, InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY, 'second at which a shift is missed', [])
+            ->addOption(
+                'missed-shift', null, InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY, 'second at which a shift is missed', [],
+            )
             ->addOption('oil-drops', null, InputOption::VALUE_REQUIRED, 'second from which the oil pressure falls away');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $number = static fn (mixed $value): float => is_numeric($value) ? (float) $value : throw new \InvalidArgumentException('A number is wanted.');
+        $number = static fn (mixed $value): float => is_numeric($value) ? (float) $value : throw new \InvalidArgumentException(
+            'A number is wanted.',
+        );
         $missed = $input->getOption('missed-shift');
         $oil = $input->getOption('oil-drops');
         $lines = $this->logger->run(

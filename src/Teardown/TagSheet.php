@@ -29,7 +29,11 @@ final readonly class TagSheet
      */
     public function pdf(CaseRecord $case, array $stations, array $parts, string $host): string
     {
-        return $this->pdf->of($this->twig->render('teardown/tags.html.twig', ['fonts' => $this->pdf->fonts(), 'tags' => $this->tags($case, $stations, $parts, $host)]));
+        return $this->pdf->of(
+            $this->twig->render(
+                'teardown/tags.html.twig', ['fonts' => $this->pdf->fonts(), 'tags' => $this->tags($case, $stations, $parts, $host)],
+            ),
+        );
     }
 
     /**
@@ -42,12 +46,16 @@ final readonly class TagSheet
     {
         $engine = $this->cases->engine($case);
         $tags = [];
-        foreach ($stations === [] ? array_map(static fn (Station $station): string => $station->code(), $engine->stations) : $stations as $code) {
+        foreach ($stations === [
+        ] ? array_map(static fn (Station $station): string => $station->code(), $engine->stations) : $stations as $code) {
             $station = $engine->station($code) ?? throw Problem::notFound(sprintf('This engine has no station “%s”.', $code));
             $address = sprintf('%s/case/%s/teardown?at=%s', $host, $case->id, $code);
             $picture = self::code($address);
             foreach (self::parts($engine, $parts) as $part) {
-                $tags[] = ['label' => $station->label(), 'part' => $part->label($engine), 'case' => sprintf('%04d', $case->number), 'name' => $case->name, 'code' => $picture, 'address' => $address];
+                $tags[] = [
+                    'label' => $station->label(), 'part' => $part->label($engine), 'case' => sprintf('%04d', $case->number),
+                    'name' => $case->name, 'code' => $picture, 'address' => $address,
+                ];
             }
         }
 
@@ -64,7 +72,9 @@ final readonly class TagSheet
         return array_map(static function (string $code) use ($engine): Part {
             $part = Part::tryFrom($code);
 
-            return $part !== null && $part->isFittedTo($engine) ? $part : throw Problem::notFound(sprintf('This engine has no “%s”.', $code));
+            return $part !== null && $part->isFittedTo($engine)
+                ? $part
+                : throw Problem::notFound(sprintf('This engine has no “%s”.', $code));
         }, $codes === [] ? [Part::Valve->value, Part::Spring->value, Part::Retainer->value, Part::Locks->value] : $codes);
     }
 

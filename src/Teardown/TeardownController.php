@@ -26,7 +26,10 @@ final class TeardownController
 
     #[Route('/attention/{place}', methods: ['GET'])]
     #[OA\Get(path: '/api/cases/{id}/attention/{place}', operationId: 'getAttention', responses: [
-        new OA\Response(response: 200, description: 'signs still worth a look there', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: AttentionView::class))),
+        new OA\Response(
+            response: 200, description: 'signs still worth a look there',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: AttentionView::class)),
+        ),
     ])]
     public function attention(CaseRecord $case, string $place, TeardownPresenter $presenter): JsonResponse
     {
@@ -35,7 +38,10 @@ final class TeardownController
 
     #[Route('/custody', methods: ['GET'])]
     #[OA\Get(path: '/api/cases/{id}/custody', operationId: 'getCustody', responses: [
-        new OA\Response(response: 200, description: 'every move of every part, newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: CustodyMoveView::class))),
+        new OA\Response(
+            response: 200, description: 'every move of every part, newest first',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: CustodyMoveView::class)),
+        ),
     ])]
     public function custody(CaseRecord $case, TeardownPresenter $presenter): JsonResponse
     {
@@ -45,10 +51,17 @@ final class TeardownController
     #[Route('/tags.pdf', methods: ['GET'])]
     public function tags(CaseRecord $case, Request $request, TagSheet $sheet): Response
     {
-        $parts = array_values(array_filter(explode(',', $request->query->getString('parts')), static fn (string $part): bool => $part !== ''));
-        $stations = array_values(array_filter(explode(',', $request->query->getString('stations')), static fn (string $station): bool => $station !== ''));
+        $parts = array_values(
+            array_filter(explode(',', $request->query->getString('parts')), static fn (string $part): bool => $part !== ''),
+        );
+        $stations = array_values(
+            array_filter(explode(',', $request->query->getString('stations')), static fn (string $station): bool => $station !== ''),
+        );
 
-        return new Response($sheet->pdf($case, $stations, $parts, self::address($request)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => sprintf('inline; filename="tags-%04d.pdf"', $case->number)]);
+        return new Response(
+            $sheet->pdf($case, $stations, $parts, self::address($request)), 200,
+            ['Content-Type' => 'application/pdf', 'Content-Disposition' => sprintf('inline; filename="tags-%04d.pdf"', $case->number)],
+        );
     }
 
     /** Where a phone at the bench reaches this shop: told by what serves it, else as this browser reached it. */

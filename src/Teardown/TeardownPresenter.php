@@ -35,7 +35,12 @@ final readonly class TeardownPresenter
         $case = $this->cases->file($record);
         $plan = $this->plan($record, $case);
         $engine = $case->engine;
-        $shots = array_map(static fn (array $shot): ShotView => new ShotView($shot['place'], $shot['part']->value, self::at($engine, $shot['place'], $shot['part']), $shot['before']), $plan->shotList());
+        $shots = array_map(
+            static fn (array $shot): ShotView => new ShotView(
+                $shot['place'], $shot['part']->value, self::at($engine, $shot['place'], $shot['part']), $shot['before'],
+            ),
+            $plan->shotList(),
+        );
 
         return new TeardownView(
             $record->revision,
@@ -52,13 +57,22 @@ final readonly class TeardownPresenter
         }
         $knowledge = $this->knowledge->current();
 
-        return TeardownPlan::of($case, AllSheets::get(), $knowledge->steps, $knowledge->questions, $suspicions, $this->cases->story($record)->failed);
+        return TeardownPlan::of(
+            $case, AllSheets::get(), $knowledge->steps, $knowledge->questions, $suspicions, $this->cases->story($record)->failed,
+        );
     }
 
     /** @return list<PieceView> */
     public static function missingPieces(CaseFile $case): array
     {
-        return array_map(static fn (array $one): PieceView => new PieceView($one['place'], $one['part']->value, $one['pieces']->note !== '' ? $one['pieces']->note : self::at($case->engine, $one['place'], $one['part']), $one['pieces']->missing(), $one['pieces']->note), PieceCount::of($case)->missing());
+        return array_map(
+            static fn (array $one): PieceView => new PieceView(
+                $one['place'], $one['part']->value,
+                $one['pieces']->note !== '' ? $one['pieces']->note : self::at($case->engine, $one['place'], $one['part']),
+                $one['pieces']->missing(), $one['pieces']->note,
+            ),
+            PieceCount::of($case)->missing(),
+        );
     }
 
     /** @return list<AttentionView> */
@@ -72,7 +86,10 @@ final readonly class TeardownPresenter
         }
 
         return array_map(
-            static fn (Attention $one): AttentionView => new AttentionView($one->sign, $knowledge->signs[$one->sign]->name, $one->part->value, sprintf('%s would leave it', $knowledge->network->causes[$one->cause]->label)),
+            static fn (Attention $one): AttentionView => new AttentionView(
+                $one->sign, $knowledge->signs[$one->sign]->name, $one->part->value,
+                sprintf('%s would leave it', $knowledge->network->causes[$one->cause]->label),
+            ),
             Attention::at($case, $knowledge, $causes, $place, self::WORTH_A_LOOK),
         );
     }
@@ -89,7 +106,8 @@ final readonly class TeardownPresenter
             }
             $custody = Custody::fromNode($entry->node());
             $moves[] = new CustodyMoveView(
-                $entry->slot->place, $part->value, self::at($case->engine, $entry->slot->place, $part), $custody->where->value, $custody->where->label(), $custody->whom, $custody->note,
+                $entry->slot->place, $part->value, self::at($case->engine, $entry->slot->place, $part), $custody->where->value,
+                $custody->where->label(), $custody->whom, $custody->note,
                 $entry->by, $entry->at->format(\DATE_ATOM), $case->log->headOf($entry->slot)?->id === $entry->id,
             );
         }
@@ -101,7 +119,11 @@ final readonly class TeardownPresenter
     {
         $step = $planned->step;
         $families = $this->knowledge->current()->families;
-        $because = $planned->families === [] ? null : 'Because '.lcfirst(implode(' and ', array_map(static fn (string $family): string => $families[$family], $planned->families))).' is possible';
+        $because = $planned->families === []
+            ? null
+            : 'Because '.lcfirst(
+                implode(' and ', array_map(static fn (string $family): string => $families[$family], $planned->families)),
+            ).' is possible';
 
         return new PlannedStepView(
             $step->code, $step->label, $step->minutes, $planned->state, $planned->reason, $step->destroys,
@@ -135,7 +157,10 @@ final readonly class TeardownPresenter
     /** @param list<string> $places */
     private static function list(Engine $engine, array $places): string
     {
-        $labels = array_map(static fn (string $place): string => str_replace('cylinder ', '', $engine->placeLabel($place) ?? $place), array_slice($places, 0, 4));
+        $labels = array_map(
+            static fn (string $place): string => str_replace('cylinder ', '', $engine->placeLabel($place) ?? $place),
+            array_slice($places, 0, 4),
+        );
 
         return implode(', ', $labels).(count($places) > 4 ? sprintf(' and %d more', count($places) - 4) : '');
     }

@@ -15,7 +15,10 @@ final class TimelineController
 {
     #[Route('/api/cases/{id}/timeline', methods: ['GET'])]
     #[OA\Get(path: '/api/cases/{id}/timeline', operationId: 'getTimeline', responses: [
-        new OA\Response(response: 200, description: 'order of the events, and what contradicts itself', content: new OA\JsonContent(ref: TimelineView::class)),
+        new OA\Response(
+            response: 200, description: 'order of the events, and what contradicts itself',
+            content: new OA\JsonContent(ref: TimelineView::class),
+        ),
     ])]
     public function timeline(CaseRecord $case, Cases $cases): JsonResponse
     {

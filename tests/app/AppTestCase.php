@@ -94,7 +94,14 @@ abstract class AppTestCase extends WebTestCase
     protected function newCase(): string
     {
         $id = Uuid::v7()->toRfc4122();
-        $this->send('POST', '/api/cases', ['id' => $id, 'name' => 'Made-up eight', 'by' => 'tests', 'engine' => ['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 8, 'rockerRatio' => 1.5]], 201);
+        $this->send(
+            'POST', '/api/cases',
+            [
+                'id' => $id, 'name' => 'Made-up eight', 'by' => 'tests',
+                'engine' => ['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 8, 'rockerRatio' => 1.5],
+            ],
+            201,
+        );
 
         return $id;
     }
@@ -109,7 +116,8 @@ abstract class AppTestCase extends WebTestCase
     protected static function entry(string $kind, array $slot, array $data, array $more = []): array
     {
         return $more + [
-            'id' => Uuid::v7()->toRfc4122(), 'kind' => $kind, 'supersedes' => null, 'by' => 'tests', 'at' => '2026-11-25T10:00:00Z', 'data' => $data,
+            'id' => Uuid::v7()->toRfc4122(), 'kind' => $kind, 'supersedes' => null, 'by' => 'tests', 'at' => '2026-11-25T10:00:00Z',
+            'data' => $data,
             'slot' => ['place' => $slot[0], 'part' => $slot[1], 'item' => $slot[2], 'index' => $slot[3] ?? null],
         ];
     }

@@ -38,11 +38,30 @@ final class CaseTest extends AppTestCase
         $this->send('POST', "/api/cases/$case/entries", $first, 201);
         $second = ['supersedes' => $first['id'], 'reason' => 'mistyped'] + self::height('1.802');
         $this->send('POST', "/api/cases/$case/entries", $second, 201);
-        $this->send('POST', "/api/cases/$case/entries", ['kind' => 'withdrawal', 'supersedes' => $second['id'], 'reason' => 'undone', 'data' => []] + self::height(''), 201);
-        $this->send('POST', "/api/cases/$case/entries", self::entry('reading', ['A1-E1', 'spring', 'load_seat', 'outer'], ['text' => '118.5', 'atText' => '1.800']), 201);
-        $this->send('POST', "/api/cases/$case/entries", self::entry('claim', ['kind-E', 'spring_seat', 'claimed.installed_height'], ['standing' => 'unknown']), 201);
-        $this->send('POST', "/api/cases/$case/entries", self::entry('finding', ['A1-E1', 'spring', 'coils_bright'], ['severity' => 3, 'sureness' => 1.0, 'note' => 'Über die ganze Windung, “bright”.']), 201);
-        $this->send('PUT', "/api/cases/$case/call", ['causes' => ['not_listed'], 'words' => 'Unsure.', 'confidence' => 40, 'by' => 'tests'], 200, ['If-Match' => '"1"']);
+        $this->send(
+            'POST', "/api/cases/$case/entries",
+            ['kind' => 'withdrawal', 'supersedes' => $second['id'], 'reason' => 'undone', 'data' => []] + self::height(''), 201,
+        );
+        $this->send(
+            'POST', "/api/cases/$case/entries",
+            self::entry('reading', ['A1-E1', 'spring', 'load_seat', 'outer'], ['text' => '118.5', 'atText' => '1.800']), 201,
+        );
+        $this->send(
+            'POST', "/api/cases/$case/entries",
+            self::entry('claim', ['kind-E', 'spring_seat', 'claimed.installed_height'], ['standing' => 'unknown']), 201,
+        );
+        $this->send(
+            'POST', "/api/cases/$case/entries",
+            self::entry(
+                'finding', ['A1-E1', 'spring', 'coils_bright'],
+                ['severity' => 3, 'sureness' => 1.0, 'note' => 'Über die ganze Windung, “bright”.'],
+            ),
+            201,
+        );
+        $this->send(
+            'PUT', "/api/cases/$case/call", ['causes' => ['not_listed'], 'words' => 'Unsure.', 'confidence' => 40, 'by' => 'tests'], 200,
+            ['If-Match' => '"1"'],
+        );
         $this->send('POST', "/api/cases/$case/call/signature", ['by' => 'tests'], 200, ['If-Match' => '"2"']);
         $document = $this->export($case);
         $ranking = $this->send('GET', "/api/cases/$case/ranking");
@@ -75,10 +94,27 @@ final class CaseTest extends AppTestCase
         yield 'a CSV in its place' => ["station,height\n1E,1.800\n", 400, 'not JSON'];
         yield 'empty' => ['', 400, 'empty'];
         yield 'a list' => ['[1,2]', 422, 'not a case'];
-        yield 'no cylinders' => [self::changed(['engine' => ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 0]]), 422, '/engine/cylinders'];
+        yield 'no cylinders' => [
+            self::changed(['engine' => ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 0]]), 422, '/engine/cylinders',
+        ];
         yield 'unknown member' => [self::changed(['surprise' => 1]), 422, 'surprise'];
-        yield 'entry at a place that the engine lacks' => [self::changed(['engine' => ['layout' => 'inline', 'drive' => 'pushrod', 'cylinders' => 1]]), 422, 'no place'];
-        yield 'entry that breaks its chain' => [self::changed(['entries' => [['id' => '01900000-0000-7000-8000-000000000001', 'kind' => 'look', 'slot' => ['place' => 'A1-E1', 'part' => 'valve', 'item' => 'look'], 'supersedes' => '01900000-0000-7000-8000-000000000009', 'by' => 'x', 'at' => '2026-11-25T10:00:00Z']]]), 422, 'headed by nothing'];
+        yield 'entry at a place that the engine lacks' => [
+            self::changed(['engine' => ['layout' => 'inline', 'drive' => 'pushrod', 'cylinders' => 1]]), 422, 'no place',
+        ];
+        yield 'entry that breaks its chain' => [
+            self::changed(
+                [
+                    'entries' => [
+                        [
+                            'id' => '01900000-0000-7000-8000-000000000001', 'kind' => 'look',
+                            'slot' => ['place' => 'A1-E1', 'part' => 'valve', 'item' => 'look'],
+                            'supersedes' => '01900000-0000-7000-8000-000000000009', 'by' => 'x', 'at' => '2026-11-25T10:00:00Z',
+                        ],
+                    ],
+                ],
+            ),
+            422, 'headed by nothing',
+        ];
     }
 
     #[DataProvider('badFiles')]
@@ -113,7 +149,10 @@ final class CaseTest extends AppTestCase
         self::assertSame(1, $status);
         self::assertStringContainsString('cut off', $output);
         self::assertSame(1, self::command('case:export', ['case' => '99'])[0]);
-        file_put_contents($file, '{"rated_lift": {"number": 0.6, "unit": "in"}, "thickness": {"number": 0.05, "unit": "in", "half_width": 0.001}}');
+        file_put_contents(
+            $file,
+            '{"rated_lift": {"number": 0.6, "unit": "in"}, "thickness": {"number": 0.05, "unit": "in", "half_width": 0.001}}',
+        );
         [$status, $output] = self::command('calc', ['name' => 'usable-lift', '--input' => $file]);
         self::assertSame(0, $status, $output);
         self::assertStringContainsString('0.550', $output);
@@ -126,7 +165,10 @@ final class CaseTest extends AppTestCase
     public function testADocumentChangedMeanwhileIsNotOverwritten(): void
     {
         $case = $this->newCase();
-        $story = static fn (string $words): array => ['name' => 'Made-up eight', 'story' => ['words' => $words, 'failed' => ['A1-E1']], 'settings' => ['units' => 'inch', 'school' => 'usual'], 'by' => 'tests'];
+        $story = static fn (string $words): array => [
+            'name' => 'Made-up eight', 'story' => ['words' => $words, 'failed' => ['A1-E1']],
+            'settings' => ['units' => 'inch', 'school' => 'usual'], 'by' => 'tests',
+        ];
         $this->send('PUT', "/api/cases/$case/description", $story('mine'), 200, ['If-Match' => '"1"']);
         $refusal = $this->send('PUT', "/api/cases/$case/description", $story('theirs'), 412, ['If-Match' => '"1"']);
         self::assertSame(2, $refusal['version']);
@@ -140,11 +182,18 @@ final class CaseTest extends AppTestCase
     {
         $case = $this->newCase();
         $this->send('POST', "/api/cases/$case/entries", self::height('1.800', 'B4-E1'), 201);
-        $refusal = $this->send('PUT', "/api/cases/$case/engine?by=tests", ['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 6], 422, ['If-Match' => '"1"']);
+        $refusal = $this->send(
+            'PUT', "/api/cases/$case/engine?by=tests", ['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 6], 422,
+            ['If-Match' => '"1"'],
+        );
         self::assertSame(['B4-E1'], $refusal['places']);
         self::assertIsString($refusal['detail']);
         self::assertStringContainsString('8E', $refusal['detail']);
-        $this->send('PUT', "/api/cases/$case/engine?by=tests", ['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 8, 'numbering' => ['A' => [1, 2, 3, 4], 'B' => [5, 6, 7, 8]]], 200, ['If-Match' => '"1"']);
+        $this->send(
+            'PUT', "/api/cases/$case/engine?by=tests",
+            ['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 8, 'numbering' => ['A' => [1, 2, 3, 4], 'B' => [5, 6, 7, 8]]], 200,
+            ['If-Match' => '"1"'],
+        );
         $view = $this->send('GET', "/api/cases/$case");
         self::assertIsArray($view['stations']);
         self::assertIsArray($view['entries']);
@@ -157,11 +206,18 @@ final class CaseTest extends AppTestCase
         $this->send('POST', '/api/cases/import?by=tests', self::sample(), 201);
         $id = '01900000-0000-7000-8000-00000000aaaa';
         $this->send('POST', "/api/cases/$id/call/signature", ['by' => 'tests'], 422, ['If-Match' => '"1"']);
-        $this->send('PUT', "/api/cases/$id/call", ['causes' => ['element_stuck_up'], 'words' => 'I think otherwise.', 'confidence' => 55, 'by' => 'tests'], 200, ['If-Match' => '"1"']);
+        $this->send(
+            'PUT', "/api/cases/$id/call",
+            ['causes' => ['element_stuck_up'], 'words' => 'I think otherwise.', 'confidence' => 55, 'by' => 'tests'], 200,
+            ['If-Match' => '"1"'],
+        );
         $signed = $this->send('POST', "/api/cases/$id/call/signature", ['by' => 'tests'], 200, ['If-Match' => '"2"']);
         self::assertIsArray($signed['signed']);
         self::assertStringContainsString('Installed height too small leads', self::at($signed, 'signed/rankingSentence')->text());
-        $this->send('POST', "/api/cases/$id/entries", ['supersedes' => '01900000-0000-7000-8000-000000000005', 'reason' => 're-measured'] + self::height('1.800', 'A2-E1'), 201);
+        $this->send(
+            'POST', "/api/cases/$id/entries",
+            ['supersedes' => '01900000-0000-7000-8000-000000000005', 'reason' => 're-measured'] + self::height('1.800', 'A2-E1'), 201,
+        );
         $after = $this->send('GET', "/api/cases/$id");
         self::assertIsArray($after['signed']);
         self::assertSame(self::at($signed, 'signed/rankingSentence')->text(), self::at($after, 'signed/rankingSentence')->text());
@@ -179,6 +235,9 @@ final class CaseTest extends AppTestCase
     {
         [$status, $output] = self::command('app:openapi');
         self::assertSame(0, $status);
-        self::assertSame(json_decode((string) file_get_contents(\dirname(__DIR__, 2).'/docs/openapi.json'), true), json_decode($output, true), 'Run: bin/console app:openapi > docs/openapi.json');
+        self::assertSame(
+            json_decode((string) file_get_contents(\dirname(__DIR__, 2).'/docs/openapi.json'), true), json_decode($output, true),
+            'Run: bin/console app:openapi > docs/openapi.json',
+        );
     }
 }

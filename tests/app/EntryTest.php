@@ -32,10 +32,14 @@ final class EntryTest extends AppTestCase
         $first = self::height('1.800');
         $this->send('POST', "/api/cases/$case/entries", $first, 201);
         $this->send('POST', "/api/cases/$case/entries", ['supersedes' => $first['id'], 'by' => 'left window'] + self::height('1.801'), 201);
-        $conflict = $this->send('POST', "/api/cases/$case/entries", ['supersedes' => $first['id'], 'by' => 'right window'] + self::height('1.805'), 409);
+        $conflict = $this->send(
+            'POST', "/api/cases/$case/entries", ['supersedes' => $first['id'], 'by' => 'right window'] + self::height('1.805'), 409,
+        );
         self::assertIsArray($conflict['current']);
         self::assertIsArray($conflict['yours']);
-        self::assertSame(['1.801', 'left window', '1.805'], [$conflict['current']['shown'], $conflict['current']['by'], $conflict['yours']['shown']]);
+        self::assertSame(
+            ['1.801', 'left window', '1.805'], [$conflict['current']['shown'], $conflict['current']['by'], $conflict['yours']['shown']],
+        );
         $this->send('POST', "/api/cases/$case/entries", ['supersedes' => $conflict['current']['id']] + self::height('1.805'), 201);
     }
 
@@ -46,18 +50,29 @@ final class EntryTest extends AppTestCase
         yield 'negative' => [self::height('-1.8'), 'not plausible'];
         yield 'no such place' => [self::height('1.8', 'C9-E1'), 'no place'];
         yield 'no such column' => [self::entry('reading', ['A1-E1', 'spring', 'colour'], ['text' => '1']), 'not a reading'];
-        yield 'load without height' => [self::entry('reading', ['A1-E1', 'spring', 'load_seat', 'outer'], ['text' => '120']), 'test height'];
-        yield 'no such gauge' => [self::entry('reading', ['A1-E1', 'spring_seat', 'installed_height'], ['text' => '1.8', 'gauge' => 'eye']), 'no gauge'];
+        yield 'load without height' => [
+            self::entry('reading', ['A1-E1', 'spring', 'load_seat', 'outer'], ['text' => '120']), 'test height',
+        ];
+        yield 'no such gauge' => [
+            self::entry('reading', ['A1-E1', 'spring_seat', 'installed_height'], ['text' => '1.8', 'gauge' => 'eye']), 'no gauge',
+        ];
         yield 'no such sign' => [self::entry('finding', ['A1-E1', 'spring', 'haunted'], ['severity' => 2]), 'no sign'];
         yield 'sign of another part' => [self::entry('finding', ['A1-E1', 'seal', 'coils_bright'], ['severity' => 2]), 'not seen on'];
-        yield 'severity too high' => [self::entry('finding', ['A1-E1', 'spring', 'coils_bright'], ['severity' => 5]), 'accepted is one of 0, 1, 2, 3, 4'];
+        yield 'severity too high' => [
+            self::entry('finding', ['A1-E1', 'spring', 'coils_bright'], ['severity' => 5]), 'accepted is one of 0, 1, 2, 3, 4',
+        ];
         yield 'bench sign by eye' => [self::entry('finding', ['A1-E1', 'spring', 'no_travel'], ['severity' => 2]), 'comes from the bench'];
         yield 'part not fitted' => [self::entry('look', ['A1-E1', 'lash_shim', 'look'], []), 'no “lash_shim”'];
-        yield 'photograph not uploaded' => [self::entry('photograph', ['A1-E1', 'spring', 'photograph', 'x'], ['sha256' => str_repeat('0', 64)]), 'upload it first'];
+        yield 'photograph not uploaded' => [
+            self::entry('photograph', ['A1-E1', 'spring', 'photograph', 'x'], ['sha256' => str_repeat('0', 64)]), 'upload it first',
+        ];
         yield 'bad id' => [['id' => 'seven'] + self::height('1.8'), 'not a UUID'];
         yield 'bad time' => [['at' => 'yesterday-ish'] + self::height('1.8'), 'not a time'];
         yield 'nobody' => [['by' => ' '] + self::height('1.8'), 'empty'];
-        yield 'claimed load without height' => [self::entry('claim', ['kind-E', 'spring', 'claimed.load_seat', 'outer'], ['text' => '120', 'standing' => 'said']), 'needs its height'];
+        yield 'claimed load without height' => [
+            self::entry('claim', ['kind-E', 'spring', 'claimed.load_seat', 'outer'], ['text' => '120', 'standing' => 'said']),
+            'needs its height',
+        ];
     }
 
     /** @param array<string, mixed> $entry */
@@ -76,7 +91,10 @@ final class EntryTest extends AppTestCase
         $case = $this->newCase();
         $reading = self::height('1.800');
         $this->send('POST', "/api/cases/$case/entries", $reading, 201);
-        $this->send('POST', "/api/cases/$case/entries", ['kind' => 'withdrawal', 'supersedes' => $reading['id'], 'reason' => 'mistyped', 'data' => []] + self::height(''), 201);
+        $this->send(
+            'POST', "/api/cases/$case/entries",
+            ['kind' => 'withdrawal', 'supersedes' => $reading['id'], 'reason' => 'mistyped', 'data' => []] + self::height(''), 201,
+        );
         $sheet = $this->send('GET', "/api/cases/$case/sheets/heights");
         self::assertIsArray($sheet['margins']);
         self::assertContains('installed height', self::at($sheet, 'margins/0/missing')->words());
@@ -89,10 +107,15 @@ final class EntryTest extends AppTestCase
         $case = $this->newCase();
         $reading = self::height('1.800');
         $this->send('POST', "/api/cases/$case/entries", $reading, 201);
-        $this->send('PUT', "/api/cases/$case/call", ['causes' => ['installed_height_small'], 'words' => 'Short.', 'confidence' => 60, 'by' => 'tests'], 200, ['If-Match' => '"1"']);
+        $this->send(
+            'PUT', "/api/cases/$case/call",
+            ['causes' => ['installed_height_small'], 'words' => 'Short.', 'confidence' => 60, 'by' => 'tests'], 200, ['If-Match' => '"1"'],
+        );
         $this->send('POST', "/api/cases/$case/call/signature", ['by' => 'tests'], 200, ['If-Match' => '"2"']);
         $this->send('POST', "/api/cases/$case/entries", ['supersedes' => $reading['id']] + self::height('1.790'), 422);
-        $this->send('POST', "/api/cases/$case/entries", ['supersedes' => $reading['id'], 'reason' => 're-measured'] + self::height('1.790'), 201);
+        $this->send(
+            'POST', "/api/cases/$case/entries", ['supersedes' => $reading['id'], 'reason' => 're-measured'] + self::height('1.790'), 201,
+        );
     }
 
     public function testARequestThatIsNotJsonIsAnsweredAsAProblem(): void

@@ -110,7 +110,11 @@ final class PhotographTest extends AppTestCase
         $case = $this->newCase();
         $picture = self::jpeg(60, 40);
         $stored = $this->upload($picture, 'a.jpg');
-        $this->send('POST', "/api/cases/$case/entries", self::entry('photograph', ['A1-E1', 'spring', 'photograph', 'x'], ['sha256' => $stored['sha256'], 'caption' => '1E spring']), 201);
+        $this->send(
+            'POST', "/api/cases/$case/entries",
+            self::entry('photograph', ['A1-E1', 'spring', 'photograph', 'x'], ['sha256' => $stored['sha256'], 'caption' => '1E spring']),
+            201,
+        );
         $this->client->request('GET', "/api/cases/$case/case.json");
         $document = (string) $this->client->getResponse()->getContent();
         self::ensureKernelShutdown();

@@ -47,7 +47,10 @@ final class PlacesTest extends AppTestCase
 
     public function testCreatingTheSameCaseTwiceMakesOne(): void
     {
-        $body = ['id' => '01900000-0000-7000-8000-00000000bbbb', 'name' => 'Twice', 'by' => 'tests', 'engine' => ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4]];
+        $body = [
+            'id' => '01900000-0000-7000-8000-00000000bbbb', 'name' => 'Twice', 'by' => 'tests',
+            'engine' => ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4],
+        ];
         $this->send('POST', '/api/cases', $body, 201);
         $this->send('POST', '/api/cases', $body, 201);
         self::assertCount(1, $this->send('GET', '/api/cases'));
@@ -55,7 +58,9 @@ final class PlacesTest extends AppTestCase
 
     public function testAnEngineIsDrawnBeforeThereIsACase(): void
     {
-        $planned = $this->send('POST', '/api/engine/plan', ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4, 'intakeValves' => 3]);
+        $planned = $this->send(
+            'POST', '/api/engine/plan', ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4, 'intakeValves' => 3],
+        );
         self::assertSame('Inline 4, 20 valves, bucket, solid flat', self::at($planned, 'engine/summary')->text());
         self::assertCount(20, self::at($planned, 'plan/cells')->items());
         $problem = $this->send('POST', '/api/engine/plan', ['layout' => 'vee', 'drive' => 'bucket', 'cylinders' => 5], 422);
@@ -67,7 +72,9 @@ final class PlacesTest extends AppTestCase
     {
         $catalogue = $this->send('GET', '/api/catalogue');
         self::assertGreaterThan(45, \count(self::at($catalogue, 'signs')->items()));
-        $this->client->request('GET', '/api/catalogue', [], [], ['HTTP_IF_NONE_MATCH' => (string) $this->client->getResponse()->headers->get('ETag')]);
+        $this->client->request(
+            'GET', '/api/catalogue', [], [], ['HTTP_IF_NONE_MATCH' => (string) $this->client->getResponse()->headers->get('ETag')],
+        );
         self::assertResponseStatusCodeSame(304);
     }
 
@@ -78,12 +85,20 @@ final class PlacesTest extends AppTestCase
         self::assertSame('0.005 ± 0.002 in', $margin->get('value')->get('shown')->text());
         self::assertSame('outside', $margin->get('verdict')->text());
         self::assertSame('at least 0.060 in', $margin->get('limitWords')->text());
-        self::assertSame('3E travel to bind: 0.005 plus or minus 0.002 in, limit at least 0.060 in, outside', $margin->get('spoken')->text());
+        self::assertSame(
+            '3E travel to bind: 0.005 plus or minus 0.002 in, limit at least 0.060 in, outside', $margin->get('spoken')->text(),
+        );
         self::assertSame('Outside by 0.055 in.', $margin->get('sentence')->text());
         $trace = $this->send('GET', '/api/cases/'.self::SAMPLE.'/trace/A2-E1/travel_to_bind?index=outer');
         self::assertSame('installed height − net lift − bind height', $trace['formula']);
-        self::assertSame(['installed_height', 'net_lift', 'bind_height'], array_map(static fn ($input): string => $input->get('name')->text(), self::at($trace, 'inputs')->items()));
-        self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn ($input): float => $input->get('share')->number(), self::at($trace, 'inputs')->items())), 1e-9);
+        self::assertSame(
+            ['installed_height', 'net_lift', 'bind_height'],
+            array_map(static fn ($input): string => $input->get('name')->text(), self::at($trace, 'inputs')->items()),
+        );
+        self::assertEqualsWithDelta(
+            1.0,
+            array_sum(array_map(static fn ($input): float => $input->get('share')->number(), self::at($trace, 'inputs')->items())), 1e-9,
+        );
         $this->send('GET', '/api/cases/'.self::SAMPLE.'/trace/A1-E1/travel_to_bind?index=outer', null, 404);
     }
 
@@ -98,9 +113,19 @@ final class PlacesTest extends AppTestCase
     public function testTheUnitsOfTheCaseAreTheUnitsOfTheAnswer(): void
     {
         $this->import();
-        $this->send('PUT', '/api/cases/'.self::SAMPLE.'/description', ['name' => 'Metric', 'story' => ['words' => 'x', 'failed' => []], 'settings' => ['units' => 'metric', 'school' => 'close'], 'by' => 'tests'], 200, ['If-Match' => '"1"']);
+        $this->send(
+            'PUT', '/api/cases/'.self::SAMPLE.'/description',
+            [
+                'name' => 'Metric', 'story' => ['words' => 'x', 'failed' => []], 'settings' => ['units' => 'metric', 'school' => 'close'],
+                'by' => 'tests',
+            ],
+            200, ['If-Match' => '"1"'],
+        );
         $margin = $this->travelToBind('A2-E1');
-        $shown = array_map(static fn (Node $node): string => $node->text(), [$margin->get('value')->get('shown'), $margin->get('limitWords'), $margin->get('school')]);
+        $shown = array_map(
+            static fn (Node $node): string => $node->text(),
+            [$margin->get('value')->get('shown'), $margin->get('limitWords'), $margin->get('school')],
+        );
         self::assertSame(['0.13 ± 0.04 mm', 'at least 1.27 mm', 'close'], $shown);
         $stored = $this->send('POST', '/api/cases/'.self::SAMPLE.'/entries', self::height('45.7', 'A1-E1'), 201);
         self::assertSame('45.70', self::at($stored, 'entry/shown')->text());
@@ -114,7 +139,9 @@ final class PlacesTest extends AppTestCase
         self::assertSame('installed height below the claim, 3E', $first->get('words')->text());
         self::assertSame('bench', $first->get('step')->text());
         self::assertStringStartsWith('×', $first->get('factor')->text());
-        self::assertEqualsWithDelta(self::at($ledger, 'start')->number() + self::at($ledger, 'evidence')->number(), self::at($ledger, 'total')->number(), 1e-9);
+        self::assertEqualsWithDelta(
+            self::at($ledger, 'start')->number() + self::at($ledger, 'evidence')->number(), self::at($ledger, 'total')->number(), 1e-9,
+        );
         $this->send('GET', '/api/cases/'.self::SAMPLE.'/ledger/nothing', null, 404);
         $this->send('GET', '/api/cases/'.self::SAMPLE.'/ledger/element_stuck_up', null, 404);
     }
@@ -123,7 +150,10 @@ final class PlacesTest extends AppTestCase
     {
         $this->import();
         $before = $this->send('GET', '/api/cases/'.self::SAMPLE.'/ranking');
-        $this->send('POST', '/api/cases/'.self::SAMPLE.'/entries', self::entry('finding', ['A2-E1', 'pushrod', 'pushrod_bent'], ['severity' => 3]), 201);
+        $this->send(
+            'POST', '/api/cases/'.self::SAMPLE.'/entries', self::entry('finding', ['A2-E1', 'pushrod', 'pushrod_bent'], ['severity' => 3]),
+            201,
+        );
         $after = $this->send('GET', '/api/cases/'.self::SAMPLE.'/ranking');
         self::assertSame(self::at($before, 'revision')->whole(0, 99) + 1, $after['revision']);
         self::assertSame(self::at($before, 'present')->whole(0, 99) + 1, $after['present']);
@@ -132,13 +162,24 @@ final class PlacesTest extends AppTestCase
     public function testCalculationsRunWithoutACase(): void
     {
         self::assertGreaterThan(10, \count($this->send('GET', '/api/calculations')));
-        $input = ['pocket_diameter' => ['number' => 40, 'unit' => 'mm', 'half_width' => 0.03], 'outside_diameter' => ['number' => 39.5, 'unit' => 'mm']];
+        $input = [
+            'pocket_diameter' => ['number' => 40, 'unit' => 'mm', 'half_width' => 0.03],
+            'outside_diameter' => ['number' => 39.5, 'unit' => 'mm'],
+        ];
         $trace = $this->send('POST', '/api/calculations/spring-in-pocket?units=metric', $input);
         self::assertSame('0.50 ± 0.03 mm', self::at($trace, 'result/shown')->text());
-        self::assertSame('/outside_diameter/number', $this->send('POST', '/api/calculations/spring-in-pocket', ['outside_diameter' => ['number' => 'x', 'unit' => 'mm']] + $input, 422)['pointer']);
+        self::assertSame(
+            '/outside_diameter/number',
+            $this->send(
+                'POST', '/api/calculations/spring-in-pocket', ['outside_diameter' => ['number' => 'x', 'unit' => 'mm']] + $input, 422,
+            )['pointer'],
+        );
         $equal = ['number' => 1.8, 'unit' => 'in'];
         $load = ['number' => 100, 'unit' => 'lbf'];
-        $problem = $this->send('POST', '/api/calculations/spring-rate-from-two-loads', ['load_seat' => $load, 'load_open' => $load, 'height_seat' => $equal, 'height_open' => $equal], 422);
+        $problem = $this->send(
+            'POST', '/api/calculations/spring-rate-from-two-loads',
+            ['load_seat' => $load, 'load_open' => $load, 'height_seat' => $equal, 'height_open' => $equal], 422,
+        );
         self::assertSame('The open height is not less than the seat height: one of the two test heights is wrong.', $problem['detail']);
         $this->send('POST', '/api/calculations/nothing', [], 404);
     }
@@ -149,7 +190,9 @@ final class PlacesTest extends AppTestCase
         $this->send('POST', "/api/cases/$case/entries", self::height('1.800'), 201);
         $this->send('POST', "/api/cases/$case/entries", self::height('nonsense', 'A2-E1'), 422);
         self::assertSame(['create', 'entry reading'], self::database()->fetchFirstColumn('SELECT action FROM audit ORDER BY id'));
-        self::assertCount(1, self::database()->fetchFirstColumn('SELECT hash FROM knowledge_version'), 'The knowledge that judged an entry is kept.');
+        self::assertCount(
+            1, self::database()->fetchFirstColumn('SELECT hash FROM knowledge_version'), 'The knowledge that judged an entry is kept.',
+        );
     }
 
     public function testTheDatabaseKeepsItsPromises(): void
@@ -171,7 +214,9 @@ final class PlacesTest extends AppTestCase
         self::assertCount(3, $rows);
         self::assertSame('Spring lost its load', self::at($rows, '2/firstEvent')->text());
         $boundEight = self::at($rows, '1/id')->text();
-        self::assertStringStartsWith('Installed height too small leads', self::at($this->send('GET', "/api/cases/$boundEight/ranking"), 'sentence')->text());
+        self::assertStringStartsWith(
+            'Installed height too small leads', self::at($this->send('GET', "/api/cases/$boundEight/ranking"), 'sentence')->text(),
+        );
         self::assertStringContainsString('left out', self::command('demo:load')[1]);
         self::assertCount(3, $this->send('GET', '/api/cases'));
     }

@@ -49,15 +49,23 @@ final class WorkTest extends AppTestCase
         yield 'an answer' => ['answer', ['A2', 'chamber', 'hiss'], ['choice' => 'exhaust']];
         yield 'what was fitted' => ['claim', ['kind-E', 'springs', 'claimed.words'], ['words' => 'dual, 1.55', 'standing' => 'known']];
         yield 'the oil' => ['claim', ['engine', 'oil', 'claimed.oil_phosphorus'], ['text' => '1100 ppm', 'standing' => 'said']];
-        yield 'an event' => ['event', ['engine', 'timeline', 'event', 'e1'], ['what' => 'failure', 'date' => '2026-05-01', 'amount' => 31.5, 'unit' => 'h', 'sameSymptom' => true]];
+        yield 'an event' => [
+            'event', ['engine', 'timeline', 'event', 'e1'],
+            ['what' => 'failure', 'date' => '2026-05-01', 'amount' => 31.5, 'unit' => 'h', 'sameSymptom' => true],
+        ];
         yield 'a carried part' => ['carry', ['engine', 'timeline', 'carry.rockers', 'e1'], ['state' => 'carried']];
         yield 'a step' => ['step', ['engine', 'plan', 'step.outside'], ['state' => 'done']];
         yield 'an order' => ['order', ['engine', 'plan', 'order'], ['codes' => ['head_off']]];
         yield 'pieces' => ['pieces', ['A1-E1', 'locks', 'pieces'], ['expected' => 2, 'found' => 1]];
         yield 'a move' => ['custody', ['A1-E1', 'spring', 'custody'], ['where' => 'machinist', 'whom' => 'Bench two']];
-        yield 'a task' => ['task', ['engine', 'schedule', 'task', 't1'], ['label' => 'Soak', 'kind' => 'work', 'leastDays' => 1, 'mostDays' => 2]];
+        yield 'a task' => [
+            'task', ['engine', 'schedule', 'task', 't1'], ['label' => 'Soak', 'kind' => 'work', 'leastDays' => 1, 'mostDays' => 2],
+        ];
         yield 'a promise' => ['promise', ['engine', 'schedule', 'promise'], ['date' => '2026-12-24']];
-        yield 'a drawing' => ['annotation', ['A1-E1', 'spring', 'annotation', 'a1'], ['sha256' => str_repeat('b', 64), 'shape' => 'scale', 'points' => [[0, 0], [150, 0]], 'text' => '0.250']];
+        yield 'a drawing' => [
+            'annotation', ['A1-E1', 'spring', 'annotation', 'a1'],
+            ['sha256' => str_repeat('b', 64), 'shape' => 'scale', 'points' => [[0, 0], [150, 0]], 'text' => '0.250'],
+        ];
     }
 
     /** Every kind is taken, exported, imported elsewhere as a copy, and exported again with the same content. */
@@ -71,7 +79,10 @@ final class WorkTest extends AppTestCase
         $export = $this->send('GET', $this->case.'/case.json');
         $copy = $this->send('POST', '/api/cases/import?copy=1&by=tests', $text, 201);
         $again = $this->send('GET', '/api/cases/'.self::at($copy, 'id')->text().'/case.json');
-        $content = static fn (array $document): array => array_map(static fn (Node $entry): array => [$entry->get('kind')->text(), $entry->get('slot')->raw(), $entry->maybe('data')?->raw()], Node::root($document)->get('entries')->items());
+        $content = static fn (array $document): array => array_map(
+            static fn (Node $entry): array => [$entry->get('kind')->text(), $entry->get('slot')->raw(), $entry->maybe('data')?->raw()],
+            Node::root($document)->get('entries')->items(),
+        );
         self::assertSame($content($export), $content($again));
         self::assertCount(\count(iterator_to_array(self::entries())), $content($again));
     }
@@ -79,18 +90,35 @@ final class WorkTest extends AppTestCase
     /** @return iterable<string, array{string, array{string, string, string, 3?: string}, array<string, mixed>, string}> */
     public static function bad(): iterable
     {
-        yield 'compression of a station' => ['reading', ['A1-E1', 'chamber', 'compression'], ['text' => '165'], 'each cylinder has its own compression'];
-        yield 'no such answer' => ['answer', ['A2', 'chamber', 'hiss'], ['choice' => 'in the glovebox'], 'is no answer to “Where it hisses”'];
+        yield 'compression of a station' => [
+            'reading', ['A1-E1', 'chamber', 'compression'], ['text' => '165'], 'each cylinder has its own compression',
+        ];
+        yield 'no such answer' => [
+            'answer', ['A2', 'chamber', 'hiss'], ['choice' => 'in the glovebox'], 'is no answer to “Where it hisses”',
+        ];
         yield 'asked of another place' => ['answer', ['A1-E1', 'chamber', 'hiss'], ['choice' => 'exhaust'], 'asked of each cylinder'];
         yield 'no such question' => ['answer', ['engine', 'running', 'weather'], ['choice' => 'wet'], 'there is no question “weather”'];
         yield 'rockers of a bucket engine' => ['claim', ['engine', 'turbo', 'claimed.words'], ['words' => 'big'], 'that could be claimed'];
-        yield 'a date that is none' => ['event', ['engine', 'timeline', 'event', 'e'], ['what' => 'run', 'date' => 'in May'], '“in May” is not a date'];
+        yield 'a date that is none' => [
+            'event', ['engine', 'timeline', 'event', 'e'], ['what' => 'run', 'date' => 'in May'], '“in May” is not a date',
+        ];
         yield 'left out without a reason' => ['step', ['engine', 'plan', 'step.outside'], ['state' => 'skipped'], 'needs its reason'];
-        yield 'away without a name' => ['custody', ['A1-E1', 'spring', 'custody'], ['where' => 'laboratory'], 'needs the name of who has it'];
-        yield 'a scale in pounds' => ['annotation', ['A1-E1', 'spring', 'annotation', 'a'], ['sha256' => str_repeat('b', 64), 'shape' => 'scale', 'points' => [[0, 0], [9, 0]], 'text' => '5 lb'], '“lb” is not a unit of length'];
-        yield 'a drawing of one point' => ['annotation', ['A1-E1', 'spring', 'annotation', 'a'], ['sha256' => str_repeat('b', 64), 'shape' => 'length', 'points' => [[0, 0]]], 'takes 2 points; 1 were given'];
+        yield 'away without a name' => [
+            'custody', ['A1-E1', 'spring', 'custody'], ['where' => 'laboratory'], 'needs the name of who has it',
+        ];
+        yield 'a scale in pounds' => [
+            'annotation', ['A1-E1', 'spring', 'annotation', 'a'],
+            ['sha256' => str_repeat('b', 64), 'shape' => 'scale', 'points' => [[0, 0], [9, 0]], 'text' => '5 lb'],
+            '“lb” is not a unit of length',
+        ];
+        yield 'a drawing of one point' => [
+            'annotation', ['A1-E1', 'spring', 'annotation', 'a'],
+            ['sha256' => str_repeat('b', 64), 'shape' => 'length', 'points' => [[0, 0]]], 'takes 2 points; 1 were given',
+        ];
         yield 'an element of unknown state' => ['finding', ['A1-E1', 'follower', 'element_stuck'], ['severity' => 2], 'filled or drained'];
-        yield 'a photograph of no sign' => ['photograph', ['A1-E1', 'spring', 'photograph', 'x'], ['sha256' => str_repeat('c', 64)], 'has not been received'];
+        yield 'a photograph of no sign' => [
+            'photograph', ['A1-E1', 'spring', 'photograph', 'x'], ['sha256' => str_repeat('c', 64)], 'has not been received',
+        ];
         yield 'half a lock' => ['pieces', ['A1-E1', 'locks', 'pieces'], ['expected' => 2, 'found' => 0.5], 'found'];
     }
 
@@ -140,8 +168,20 @@ final class WorkTest extends AppTestCase
     public function testEveryMoveOfAPartStaysOnRecord(): void
     {
         $first = $this->record('custody', ['B2-E1', 'spring', 'custody'], ['where' => 'sealed', 'note' => 'bag 3']);
-        $this->send('POST', $this->case.'/entries', self::entry('custody', ['B2-E1', 'spring', 'custody'], ['where' => 'laboratory', 'whom' => 'Made-up lab'], ['supersedes' => self::at($first, 'entry/id')->text(), 'reason' => 'seen again']), 201);
-        $moves = array_map(static fn (Node $move): array => [$move->get('label')->text(), $move->get('whereWords')->text(), $move->get('whom')->text(), $move->get('now')->flag()], Node::root($this->send('GET', $this->case.'/custody'))->items());
+        $this->send(
+            'POST', $this->case.'/entries',
+            self::entry(
+                'custody', ['B2-E1', 'spring', 'custody'], ['where' => 'laboratory', 'whom' => 'Made-up lab'],
+                ['supersedes' => self::at($first, 'entry/id')->text(), 'reason' => 'seen again'],
+            ),
+            201,
+        );
+        $moves = array_map(
+            static fn (Node $move): array => [
+                $move->get('label')->text(), $move->get('whereWords')->text(), $move->get('whom')->text(), $move->get('now')->flag(),
+            ],
+            Node::root($this->send('GET', $this->case.'/custody'))->items(),
+        );
         self::assertSame([['4E spring', 'at the laboratory', 'Made-up lab', true], ['4E spring', 'sealed in a bag', '', false]], $moves);
     }
 
@@ -168,7 +208,10 @@ final class WorkTest extends AppTestCase
     /** @return array<mixed> */
     private function upload(string $content, string $name, int $status): array
     {
-        $this->client->request('POST', $this->case.'/logs', [], [], ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_X_FILE_NAME' => rawurlencode($name)], $content);
+        $this->client->request(
+            'POST', $this->case.'/logs', [], [],
+            ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_X_FILE_NAME' => rawurlencode($name)], $content,
+        );
         $answer = json_decode((string) $this->client->getResponse()->getContent(), true);
         self::assertSame($status, $this->client->getResponse()->getStatusCode(), (string) $this->client->getResponse()->getContent());
         self::assertIsArray($answer);
@@ -191,20 +234,44 @@ final class WorkTest extends AppTestCase
         $handler(new AnalyseLog($id));
         $ready = $this->send('GET', '/api/log-analyses/'.$id);
         self::assertSame(['ready', 6000], [$ready['state'], $ready['rows']]);
-        $totals = array_column(array_map(static fn (Node $one): array => [$one->get('kind')->text(), $one->get('count')->whole(0, 99)], self::at($ready, 'result/totals')->items()), 1, 0);
+        $totals = array_column(
+            array_map(
+                static fn (Node $one): array => [$one->get('kind')->text(), $one->get('count')->whole(0, 99)],
+                self::at($ready, 'result/totals')->items(),
+            ),
+            1, 0,
+        );
         self::assertSame(1, $totals['over_speed'], 'the missed shift');
         self::assertGreaterThanOrEqual(1, $totals['oil_low'], 'the pressure that falls away');
         $window = $this->send('GET', "/api/log-analyses/$id/window?from=30.9&to=31.5");
         self::assertGreaterThan(20, \count($window), 'close up, every row is there');
-        self::assertGreaterThan(8000, max(0.0, ...array_map(static fn (Node $one): float => $one->get('ranges')->get('speed')->items()[1]->number(), Node::root($window)->items())));
-        $this->record('log', ['engine', 'timeline', 'log', substr($sha, 0, 16)], ['sha256' => $sha, 'fileName' => 'run 4.csv', 'format' => $file['format'], 'thresholds' => $thresholds]);
+        self::assertGreaterThan(
+            8000,
+            max(
+                0.0,
+                ...array_map(
+                    static fn (Node $one): float => $one->get('ranges')->get('speed')->items()[1]->number(), Node::root($window)->items(),
+                ),
+            ),
+        );
+        $this->record(
+            'log', ['engine', 'timeline', 'log', substr($sha, 0, 16)],
+            ['sha256' => $sha, 'fileName' => 'run 4.csv', 'format' => $file['format'], 'thresholds' => $thresholds],
+        );
         self::assertSame('log', self::at($this->send('GET', $this->case), 'entries/0/kind')->text());
     }
 
     public function testABadLineEndsTheReadingWithItsNumber(): void
     {
         $file = $this->upload("Time (s),rpm\n0,900\n1,910\n0.5,920\n", 'backwards.csv', 201);
-        $analysis = $this->send('POST', '/api/logs/'.self::at($file, 'sha256')->text().'/analyses', ['format' => $file['format'], 'thresholds' => ['over_speed' => 7000, 'limiter' => null, 'oil_per_thousand' => 0.7, 'oil_temperature' => 130]], 202);
+        $analysis = $this->send(
+            'POST', '/api/logs/'.self::at($file, 'sha256')->text().'/analyses',
+            [
+                'format' => $file['format'],
+                'thresholds' => ['over_speed' => 7000, 'limiter' => null, 'oil_per_thousand' => 0.7, 'oil_temperature' => 130],
+            ],
+            202,
+        );
         $handler = self::getContainer()->get(AnalyseLogHandler::class);
         self::assertInstanceOf(AnalyseLogHandler::class, $handler);
         $handler(new AnalyseLog(self::at($analysis, 'id')->text()));
@@ -216,17 +283,30 @@ final class WorkTest extends AppTestCase
 
     public function testWhatIsNotALogIsRefused(): void
     {
-        self::assertStringStartsWith('This is not a log', self::at($this->upload("\x89PNG\r\n\x1a\n".random_bytes(200), 'photo.csv', 422), 'detail')->text());
+        self::assertStringStartsWith(
+            'This is not a log',
+            self::at($this->upload("\x89PNG\r\n\x1a\n".random_bytes(200), 'photo.csv', 422), 'detail')->text(),
+        );
         self::assertStringContainsString('is empty', self::at($this->upload('', 'nothing.csv', 400), 'detail')->text());
         $file = $this->upload("time,rpm\n0,900\n1,910\n", 'unitless.csv', 201);
         self::assertStringContainsString('names no unit', self::at($file, 'doubts/0')->text());
-        $this->send('POST', '/api/logs/'.self::at($file, 'sha256')->text().'/analyses', ['format' => $file['format'], 'thresholds' => ['over_speed' => 7000, 'oil_per_thousand' => 0.7, 'oil_temperature' => 130]], 422);
+        $this->send(
+            'POST', '/api/logs/'.self::at($file, 'sha256')->text().'/analyses',
+            ['format' => $file['format'], 'thresholds' => ['over_speed' => 7000, 'oil_per_thousand' => 0.7, 'oil_temperature' => 130]], 422,
+        );
     }
 
     public function testACancelledReadingStops(): void
     {
         $file = $this->upload("Time (s),rpm\n0,900\n1,910\n", 'cancelled.csv', 201);
-        $analysis = $this->send('POST', '/api/logs/'.self::at($file, 'sha256')->text().'/analyses', ['format' => $file['format'], 'thresholds' => ['over_speed' => 7001, 'limiter' => null, 'oil_per_thousand' => 0.7, 'oil_temperature' => 130]], 202);
+        $analysis = $this->send(
+            'POST', '/api/logs/'.self::at($file, 'sha256')->text().'/analyses',
+            [
+                'format' => $file['format'],
+                'thresholds' => ['over_speed' => 7001, 'limiter' => null, 'oil_per_thousand' => 0.7, 'oil_temperature' => 130],
+            ],
+            202,
+        );
         $id = self::at($analysis, 'id')->text();
         self::assertSame('cancelled', $this->send('DELETE', '/api/log-analyses/'.$id)['state']);
         $handler = self::getContainer()->get(AnalyseLogHandler::class);
@@ -238,7 +318,14 @@ final class WorkTest extends AppTestCase
     public function testALaboratoryAnswersOnceAndSaysThatItIsSimulated(): void
     {
         $task = '01900000-0000-7000-8000-000000000001';
-        $this->send('POST', $this->case.'/laboratory-requests', ['id' => '01900000-0000-7000-8000-000000000002', 'task' => $task, 'laboratory' => 'oil', 'request' => 'iron, fuel', 'by' => 'tests'], 202);
+        $this->send(
+            'POST', $this->case.'/laboratory-requests',
+            [
+                'id' => '01900000-0000-7000-8000-000000000002', 'task' => $task, 'laboratory' => 'oil', 'request' => 'iron, fuel',
+                'by' => 'tests',
+            ],
+            202,
+        );
         $schedule = $this->send('GET', $this->case.'/schedule');
         self::assertSame('oil laboratory (simulated): iron, fuel', $schedule['waitsFor']);
         self::assertSame([3, 4], [$schedule['leastDays'], $schedule['mostDays']]);
@@ -248,21 +335,44 @@ final class WorkTest extends AppTestCase
         $handler($work);
         $handler($work);
         $document = $this->send('GET', $this->case.'/case.json');
-        $reports = array_values(array_filter(self::at($document, 'entries')->items(), static fn (Node $entry): bool => 'report' === $entry->get('kind')->text()));
+        $reports = array_values(
+            array_filter(
+                self::at($document, 'entries')->items(), static fn (Node $entry): bool => 'report' === $entry->get('kind')->text(),
+            ),
+        );
         self::assertCount(1, $reports);
         self::assertTrue($reports[0]->get('data')->get('simulated')->flag());
         self::assertSame('done', self::at($this->send('GET', $this->case.'/schedule'), 'tasks/0/readiness')->text());
-        $this->send('POST', $this->case.'/laboratory-requests', ['id' => '01900000-0000-7000-8000-000000000003', 'task' => 'x', 'laboratory' => 'astrology', 'request' => 'x', 'by' => 'tests'], 404);
+        $this->send(
+            'POST', $this->case.'/laboratory-requests',
+            ['id' => '01900000-0000-7000-8000-000000000003', 'task' => 'x', 'laboratory' => 'astrology', 'request' => 'x', 'by' => 'tests'],
+            404,
+        );
     }
 
     public function testEnginesAreSavedOnceByName(): void
     {
         $engine = ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4, 'firingOrder' => [1, 3, 4, 2]];
         $this->send('POST', '/api/engines', ['name' => 'Made-up four', 'engine' => $engine, 'by' => 'tests'], 201);
-        self::assertStringContainsString('already', self::at($this->send('POST', '/api/engines', ['name' => 'Made-up four', 'engine' => $engine, 'by' => 'tests'], 409), 'detail')->text());
-        $this->send('POST', '/api/engines', ['name' => 'Made-up four', 'engine' => ['cylinders' => 6, 'firingOrder' => [1, 5, 3, 6, 2, 4]] + $engine, 'by' => 'tests', 'replace' => true], 201);
+        self::assertStringContainsString(
+            'already',
+            self::at(
+                $this->send('POST', '/api/engines', ['name' => 'Made-up four', 'engine' => $engine, 'by' => 'tests'], 409), 'detail',
+            )->text(),
+        );
+        $this->send(
+            'POST', '/api/engines',
+            [
+                'name' => 'Made-up four', 'engine' => ['cylinders' => 6, 'firingOrder' => [1, 5, 3, 6, 2, 4]] + $engine, 'by' => 'tests',
+                'replace' => true,
+            ],
+            201,
+        );
         $saved = Node::root($this->send('GET', '/api/engines'))->items();
-        self::assertSame([6, [1, 5, 3, 6, 2, 4]], [$saved[0]->get('engine')->get('cylinders')->raw(), $saved[0]->get('engine')->get('firingOrder')->raw()]);
+        self::assertSame(
+            [6, [1, 5, 3, 6, 2, 4]],
+            [$saved[0]->get('engine')->get('cylinders')->raw(), $saved[0]->get('engine')->get('firingOrder')->raw()],
+        );
         $this->send('POST', '/api/engines', ['name' => 'None', 'engine' => ['cylinders' => 0] + $engine, 'by' => 'tests'], 422);
     }
 
@@ -270,7 +380,9 @@ final class WorkTest extends AppTestCase
     public function testTheSimulatedCameraShowsWhatItIsAsked(): void
     {
         $camera = new BenchCamera(new ArrayAdapter());
-        $signs = array_map(static fn (Node $sign): string => $sign->get('code')->text(), self::at($this->send('GET', '/api/catalogue'), 'signs')->items());
+        $signs = array_map(
+            static fn (Node $sign): string => $sign->get('code')->text(), self::at($this->send('GET', '/api/catalogue'), 'signs')->items(),
+        );
         foreach (PartPicture::cases() as $picture) {
             self::assertContains($picture->sign(), $signs);
             self::assertNotSame($picture->svg(0, 4), $picture->svg(3, 4), $picture->value);
@@ -307,10 +419,19 @@ final class WorkTest extends AppTestCase
         $store = self::getContainer()->get(PhotographStore::class);
         self::assertInstanceOf(PhotographStore::class, $store);
         $photograph = $store->keep((new BenchCamera(new ArrayAdapter()))->take(PartPicture::SpringCoils, 3, 9), 'simulated.png');
-        $this->record('photograph', ['A1-E1', 'spring', 'photograph', 'p'], ['sha256' => $photograph->sha256, 'caption' => '1E spring', 'about' => 'coils_bright']);
-        $this->record('annotation', ['A1-E1', 'spring', 'annotation', 'length'], ['sha256' => $photograph->sha256, 'shape' => 'length', 'points' => [[0, 0], [300, 0]]]);
+        $this->record(
+            'photograph', ['A1-E1', 'spring', 'photograph', 'p'],
+            ['sha256' => $photograph->sha256, 'caption' => '1E spring', 'about' => 'coils_bright'],
+        );
+        $this->record(
+            'annotation', ['A1-E1', 'spring', 'annotation', 'length'],
+            ['sha256' => $photograph->sha256, 'shape' => 'length', 'points' => [[0, 0], [300, 0]]],
+        );
         self::assertStringContainsString('Lay a scale first', self::at($this->send('GET', $this->case.'/measures'), '0/why')->text());
-        $this->record('annotation', ['A1-E1', 'spring', 'annotation', 'scale'], ['sha256' => $photograph->sha256, 'shape' => 'scale', 'points' => [[60, 745], [210, 745]], 'text' => '0.250 in']);
+        $this->record(
+            'annotation', ['A1-E1', 'spring', 'annotation', 'scale'],
+            ['sha256' => $photograph->sha256, 'shape' => 'scale', 'points' => [[60, 745], [210, 745]], 'text' => '0.250 in'],
+        );
         self::assertStringStartsWith('0.500 ± 0.0', self::at($this->send('GET', $this->case.'/measures'), '0/measured/shown')->text());
         $this->client->request('GET', $this->case.'/report.pdf');
         $file = tempnam(sys_get_temp_dir(), 'report');
@@ -330,7 +451,10 @@ final class WorkTest extends AppTestCase
         $this->record('step', ['engine', 'plan', 'step.gas_tests'], ['state' => 'done', 'note' => 'It would not turn.']);
         $this->client->request('GET', $this->case.'/report.html');
         $page = strip_tags((string) $this->client->getResponse()->getContent());
-        foreach (['The engine’s life', 'failure, same symptom', '31.5 h', 'in the exhaust', 'It would not turn.', '1E locks: 1 missing', 'with the machinist, Bench two'] as $words) {
+        foreach ([
+            'The engine’s life', 'failure, same symptom', '31.5 h', 'in the exhaust', 'It would not turn.', '1E locks: 1 missing',
+            'with the machinist, Bench two',
+        ] as $words) {
             self::assertStringContainsString($words, $page);
         }
     }
@@ -339,7 +463,13 @@ final class WorkTest extends AppTestCase
     {
         $clock = self::getContainer()->get(Cases::class);
         self::assertInstanceOf(Cases::class, $clock);
-        $this->record('task', ['engine', 'schedule', 'task', 't'], ['label' => 'Parts', 'kind' => 'parts', 'taskState' => 'begun', 'begun' => '2020-01-01', 'due' => '2020-02-01', 'leastDays' => 2]);
+        $this->record(
+            'task', ['engine', 'schedule', 'task', 't'],
+            [
+                'label' => 'Parts', 'kind' => 'parts', 'taskState' => 'begun', 'begun' => '2020-01-01', 'due' => '2020-02-01',
+                'leastDays' => 2,
+            ],
+        );
         $this->record('promise', ['engine', 'schedule', 'promise'], ['date' => '2020-03-01']);
         $row = $this->send('GET', '/api/cases')[0] ?? null;
         self::assertSame('parts', self::at($row, 'schedule/overdue')->text());
@@ -351,16 +481,24 @@ final class WorkTest extends AppTestCase
     {
         $line = $this->send('GET', '/api/gauges/lever_tester/reading?quantity=pull');
         self::assertTrue($line['simulated']);
-        $stored = $this->record('reading', ['A1-E1', 'valve', 'pull', '1'], ['text' => self::at($line, 'value')->text().' '.self::at($line, 'unit')->text(), 'received' => true]);
+        $stored = $this->record(
+            'reading', ['A1-E1', 'valve', 'pull', '1'],
+            ['text' => self::at($line, 'value')->text().' '.self::at($line, 'unit')->text(), 'received' => true],
+        );
         self::assertTrue(self::at($stored, 'entry/content/received')->flag());
         $typed = $this->record('reading', ['A1-E1', 'valve', 'pull', '2'], ['text' => '118']);
         self::assertFalse(self::at($typed, 'entry/content')->has('received'));
-        self::assertStringContainsString('type what it shows', self::at($this->send('GET', '/api/gauges/degree_wheel/reading?quantity=cam_phase_found', null, 404), 'detail')->text());
+        self::assertStringContainsString(
+            'type what it shows',
+            self::at($this->send('GET', '/api/gauges/degree_wheel/reading?quantity=cam_phase_found', null, 404), 'detail')->text(),
+        );
     }
 
     public function testAPhoneFindsTheShopByTheAddressItIsServedAt(): void
     {
-        $this->client->request('GET', $this->case.'/tags.pdf?stations=A1-E1&parts=valve', [], [], ['MUTE_TAPPER_ADDRESS' => 'http://192.0.2.7:8740']);
+        $this->client->request(
+            'GET', $this->case.'/tags.pdf?stations=A1-E1&parts=valve', [], [], ['MUTE_TAPPER_ADDRESS' => 'http://192.0.2.7:8740'],
+        );
         $file = tempnam(sys_get_temp_dir(), 'tags');
         file_put_contents($file, (string) $this->client->getResponse()->getContent());
         shell_exec(sprintf('pdftoppm -r 200 -png %1$s %1$s', escapeshellarg($file)));

@@ -15,14 +15,19 @@ final class FloorPicture
     {
         $heights = array_map(static fn (array $floors): int => (int) array_sum(array_map(self::height(...), $floors)), FloorPlan::FLOORS);
         $ground = max($heights) + 44;
-        $svg = [sprintf('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 816 %d" font-family="sans-serif" font-size="13">', $ground + 34)];
+        $svg = [
+            sprintf('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 816 %d" font-family="sans-serif" font-size="13">', $ground + 34),
+        ];
         $svg[] = sprintf('<rect width="816" height="%d" fill="#fff"/>', $ground + 34);
         foreach (FloorPlan::FLOORS as $house => $floors) {
             [$name, $x] = self::HOUSES[$house];
             $y = $ground;
             foreach ($floors as $number => $rooms) {
                 $y -= self::height($rooms);
-                $svg[] = sprintf('<rect x="%d" y="%d" width="%d" height="%d" fill="%s" stroke="#222"/>', $x, $y, self::WIDTH, self::height($rooms), $number % 2 === 0 ? '#f2f2ee' : '#e3e8e4');
+                $svg[] = sprintf(
+                    '<rect x="%d" y="%d" width="%d" height="%d" fill="%s" stroke="#222"/>', $x, $y, self::WIDTH, self::height($rooms),
+                    $number % 2 === 0 ? '#f2f2ee' : '#e3e8e4',
+                );
                 $svg[] = sprintf('<text x="%d" y="%d" fill="#666">%d</text>', $x + 8, $y + 19, $number + 1);
                 foreach (self::lines($rooms) as $line => $text) {
                     $svg[] = sprintf('<text x="%d" y="%d">%s</text>', $x + 32, $y + 19 + self::ROW * $line, $text);
@@ -30,7 +35,11 @@ final class FloorPicture
             }
             $svg[] = sprintf('<text x="%d" y="%d" font-weight="bold">%s</text>', $x, $y - 8, $name);
         }
-        $svg[] = sprintf('<text x="16" y="%d" fill="#666">A room uses the floors below it; every room of src/ may use core/, none of core/ uses src/.</text>', $ground + 22);
+        $svg[] = sprintf(
+            '<text x="16" y="%d" fill="#666">A room uses the floors below it; every room of src/ may use core/, none of core/ uses '.
+            'src/.</text>',
+            $ground + 22,
+        );
 
         return implode("\n", $svg)."\n</svg>\n";
     }

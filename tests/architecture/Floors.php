@@ -24,7 +24,11 @@ final class Floors
                     yield $house.'\\'.$room => PHPat::rule()
                         ->classes(Selector::inNamespace($house.'\\'.$room))
                         ->shouldNotDependOn()
-                        ->classes(...array_map(static fn (string $other): SelectorInterface => Selector::inNamespace($house.'\\'.$other), $outOfReach))
+                        ->classes(
+                            ...array_map(
+                                static fn (string $other): SelectorInterface => Selector::inNamespace($house.'\\'.$other), $outOfReach,
+                            ),
+                        )
                         ->because('a room uses the floors below it only (tests/architecture/FloorPlan.php)');
                 }
             }

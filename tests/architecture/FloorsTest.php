@@ -58,7 +58,9 @@ final class FloorsTest extends TestCase
             'CORE', 'APP' => 'arrowsPointDown'.str_replace('\\', '', $room),
             default => $rule,
         };
-        self::assertMatchesRegularExpression('/'.preg_quote($rule, '/').'\b.*should not depend on '.preg_quote($used, '/').'/', self::analysed($room, $used));
+        self::assertMatchesRegularExpression(
+            '/'.preg_quote($rule, '/').'\b.*should not depend on '.preg_quote($used, '/').'/', self::analysed($room, $used),
+        );
     }
 
     public function testAnArrowThatPointsDownIsNotReported(): void
@@ -69,9 +71,18 @@ final class FloorsTest extends TestCase
     private static function analysed(string $room, string $used): string
     {
         $file = tempnam(sys_get_temp_dir(), 'arrow').'.php';
-        file_put_contents($file, sprintf("<?php\nnamespace %s;\nfinal class Arrow { public function to(\\%s \$there): void {} }\n", $room, $used));
+        file_put_contents(
+            $file,
+            sprintf("<?php\nnamespace %s;\nfinal class Arrow { public function to(\\%s \$there): void {} }\n", $room, $used),
+        );
         try {
-            exec(sprintf('cd %s && %s -d memory_limit=2G vendor/bin/phpstan analyse --no-progress --no-ansi --error-format=raw %s 2>&1', escapeshellarg(self::ROOT), \PHP_BINARY, escapeshellarg($file)), $lines);
+            exec(
+                sprintf(
+                    'cd %s && %s -d memory_limit=2G vendor/bin/phpstan analyse --no-progress --no-ansi --error-format=raw %s 2>&1',
+                    escapeshellarg(self::ROOT), \PHP_BINARY, escapeshellarg($file),
+                ),
+                $lines,
+            );
         } finally {
             unlink($file);
         }

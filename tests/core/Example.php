@@ -33,8 +33,11 @@ final class Example
     private int $count = 0;
 
     /** @param array<string, mixed> $engine */
-    public function __construct(private readonly array $engine, private readonly string $school = 'usual', private readonly UnitSystem $units = UnitSystem::Inch)
-    {
+    public function __construct(
+        private readonly array $engine,
+        private readonly string $school = 'usual',
+        private readonly UnitSystem $units = UnitSystem::Inch,
+    ) {
     }
 
     public static function pushrodEight(string $school = 'usual'): self
@@ -49,7 +52,9 @@ final class Example
 
     public static function hydraulicRollerEight(): self
     {
-        return new self(['layout' => 'vee', 'drive' => 'pushrod', 'face' => 'roller', 'lash' => 'hydraulic', 'cylinders' => 8, 'rocker_ratio' => 1.6]);
+        return new self(
+            ['layout' => 'vee', 'drive' => 'pushrod', 'face' => 'roller', 'lash' => 'hydraulic', 'cylinders' => 8, 'rocker_ratio' => 1.6],
+        );
     }
 
     public static function knowledge(): Knowledge
@@ -62,7 +67,9 @@ final class Example
     {
         $files = [];
         foreach (Knowledge::FILES as $name) {
-            $files[$name] = json_decode((string) file_get_contents(dirname(__DIR__, 2)."/core/Knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR);
+            $files[$name] = json_decode(
+                (string) file_get_contents(dirname(__DIR__, 2)."/core/Knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR,
+            );
         }
 
         return $files;
@@ -92,8 +99,14 @@ final class Example
         return $this;
     }
 
-    public function measures(string $place, string $column, string $text, ?string $at = null, string $coil = 'outer', ?string $gauge = null): self
-    {
+    public function measures(
+        string $place,
+        string $column,
+        string $text,
+        ?string $at = null,
+        string $coil = 'outer',
+        ?string $gauge = null,
+    ): self {
         $of = self::column($column);
         $data = ['value' => self::typed($text, $of->range), 'gauge' => self::knowledge()->gauges[$gauge ?? $of->gauge]->toArray()];
         if (null !== $at) {
@@ -119,12 +132,18 @@ final class Example
     /** A figure or limit of the maker. */
     public function makers(string $place, Part $part, string $item, float $number, Unit $unit): self
     {
-        return $this->add('claim', $place, $part->value, 'maker.'.$item, null, ['standing' => 'known', 'value' => ['number' => $number, 'unit' => $unit->value, 'decimals' => 4]]);
+        return $this->add(
+            'claim', $place, $part->value, 'maker.'.$item, null,
+            ['standing' => 'known', 'value' => ['number' => $number, 'unit' => $unit->value, 'decimals' => 4]],
+        );
     }
 
     public function case(bool $backwards = false): CaseFile
     {
-        return new CaseFile($this->engine(), new Settings($this->units, $this->school), EntryLog::of($backwards ? array_reverse($this->entries) : $this->entries));
+        return new CaseFile(
+            $this->engine(), new Settings($this->units, $this->school),
+            EntryLog::of($backwards ? array_reverse($this->entries) : $this->entries),
+        );
     }
 
     /** A reading of any sheet, under an index where there are several. */
@@ -133,7 +152,10 @@ final class Example
         $of = self::column($column);
         $slot = $of->slot($place, $index);
 
-        return $this->add('reading', $slot->place, $slot->part, $slot->item, $slot->index, ['value' => self::typed($text, $of->range), 'gauge' => self::knowledge()->gauges[$of->gauge]->toArray()], $at);
+        return $this->add(
+            'reading', $slot->place, $slot->part, $slot->item, $slot->index,
+            ['value' => self::typed($text, $of->range), 'gauge' => self::knowledge()->gauges[$of->gauge]->toArray()], $at,
+        );
     }
 
     public function answers(string $place, string $question, string $choice): self
@@ -148,8 +170,15 @@ final class Example
     }
 
     /** @param array<string, mixed> $data */
-    private function add(string $kind, string $place, string $part, string $item, ?string $index, array $data, string $at = '2026-11-25T10:00:00Z'): self
-    {
+    private function add(
+        string $kind,
+        string $place,
+        string $part,
+        string $item,
+        ?string $index,
+        array $data,
+        string $at = '2026-11-25T10:00:00Z',
+    ): self {
         $this->entries[] = Entry::fromNode(Node::root([
             'id' => sprintf('01900000-0000-7000-8000-%012d', ++$this->count),
             'kind' => $kind,

@@ -14,7 +14,10 @@ use PHPUnit\Framework\TestCase;
 /** The core knows nothing of the application, of a framework or of a database, and does no input or output. */
 final class StandsAloneTest extends TestCase
 {
-    private const FORBIDDEN_FUNCTIONS = ['file_get_contents', 'file_put_contents', 'fopen', 'fwrite', 'echo', 'print_r', 'var_dump', 'curl_init', 'exec', 'shell_exec', 'proc_open', 'getenv', 'date', 'time', 'microtime', 'rand', 'mt_rand', 'random_int'];
+    private const FORBIDDEN_FUNCTIONS = [
+        'file_get_contents', 'file_put_contents', 'fopen', 'fwrite', 'echo', 'print_r', 'var_dump', 'curl_init', 'exec', 'shell_exec',
+        'proc_open', 'getenv', 'date', 'time', 'microtime', 'rand', 'mt_rand', 'random_int',
+    ];
 
     /** @return list<string> */
     private static function files(string $folder): array
@@ -38,7 +41,9 @@ final class StandsAloneTest extends TestCase
             foreach ((new NodeFinder())->findInstanceOf($tree, Name\FullyQualified::class) as $name) {
                 $text = $name->toString();
                 $isOwn = str_starts_with($text, 'MuteTapper\\Core\\');
-                $isPhp = !str_contains($text, '\\') && (class_exists($text) || interface_exists($text) || enum_exists($text) || \function_exists($text) || \defined($text) || \in_array(strtolower($text), ['true', 'false', 'null'], true));
+                $isPhp = !str_contains($text, '\\') && (class_exists($text) || interface_exists($text) || enum_exists($text)
+                    || \function_exists($text) || \defined($text)
+                    || \in_array(strtolower($text), ['true', 'false', 'null'], true));
                 if (!$isOwn && !$isPhp || \in_array($text, self::FORBIDDEN_FUNCTIONS, true)) {
                     $offences[] = basename($file).': '.$text;
                 }

@@ -44,7 +44,11 @@ final class OutsideTest extends TestCase
     #[DataProvider('units')]
     public function testUnitsAgreeWithGnuUnits(Unit $unit, string $from, string $to): void
     {
-        $factor = trim((string) shell_exec(\sprintf('units --terse --output-format %s %s %s', escapeshellarg('%.16g'), escapeshellarg($from), escapeshellarg($to))));
+        $factor = trim(
+            (string) shell_exec(
+                \sprintf('units --terse --output-format %s %s %s', escapeshellarg('%.16g'), escapeshellarg($from), escapeshellarg($to)),
+            ),
+        );
         self::assertIsNumeric($factor);
         self::assertEqualsWithDelta((float) $factor, $unit->baseFactor(), 1e-13 * (float) $factor);
     }
@@ -52,7 +56,9 @@ final class OutsideTest extends TestCase
     public function testTheNormalDistributionAgreesWithSciPy(): void
     {
         $points = [-9.0, -6.5, -4.2, -3.999, -2.0, -0.7, 0.0, 0.3, 1.96, 3.999, 4.0, 5.5, 8.0];
-        $reference = self::python('import sys, json; from scipy.stats import norm; print(json.dumps([norm.cdf(x) for x in json.load(sys.stdin)]))', $points);
+        $reference = self::python(
+            'import sys, json; from scipy.stats import norm; print(json.dumps([norm.cdf(x) for x in json.load(sys.stdin)]))', $points,
+        );
         foreach ($points as $i => $z) {
             self::assertIsNumeric($reference[$i]);
             self::assertEqualsWithDelta((float) $reference[$i], Normal::below($z), 1e-13 * max(1e-3, (float) $reference[$i]));
@@ -61,7 +67,11 @@ final class OutsideTest extends TestCase
 
     public function testTheQuadratureAgreesWithNumPy(): void
     {
-        $reference = self::python('import json, numpy; x, w = numpy.polynomial.legendre.leggauss(8); print(json.dumps([[(a + 1) / 2, b / 2] for a, b in zip(x, w)]))', []);
+        $reference = self::python(
+            'import json, numpy; x, w = numpy.polynomial.legendre.leggauss(8); print(json.dumps([[(a + 1) / 2, b / 2] for a, b in '.
+            'zip(x, w)]))',
+            [],
+        );
         $own = (new \ReflectionClassConstant(\MuteTapper\Core\Cause\LedgerMaker::class, 'QUADRATURE'))->getValue();
         self::assertIsArray($own);
         self::assertEqualsWithDelta($reference, $own, 1e-15);
@@ -70,10 +80,21 @@ final class OutsideTest extends TestCase
     /** @return iterable<string, array{Example}> */
     public static function cases(): iterable
     {
-        yield 'coil bind' => [Example::pushrodEight()->sees('A2-E1', 'spring', 'coils_bright', 3)->sees('A2-E1', 'spring_seat', 'end_coil_dug', 1)->sees('A2-E1', 'pushrod', 'pushrod_bent', 2)
-            ->measures('A2-E1', 'installed_height', '1.720')->measures('A2-E1', 'bind_height', '1.150')->measures('A2-E1', 'net_lift', '0.565')->claims('kind-E', 'installed_height', '1.800')];
-        yield 'float, with parts looked at' => [Example::bucketFour()->sees('A1-E1', 'seat', 'seat_hammered', 3)->sees('A1-E1', 'valve', 'tip_peened', 2)->looks('A1-E1', 'spring', 'retainer', 'locks', 'lobe', 'valve', 'follower')->sees('engine', 'running', 'overspeed_seen', 0)];
-        yield 'dropped valve, hydraulic roller' => [Example::hydraulicRollerEight()->sees('A1-E1', 'valve', 'valve_dropped', 4)->sees('A1', 'piston', 'crown_struck', 4)->sees('A1-E1', 'locks', 'lock_ridge_sheared', 3)->sees('engine', 'running', 'sudden_stop', 3)];
+        yield 'coil bind' => [Example::pushrodEight()->sees('A2-E1', 'spring', 'coils_bright', 3)
+            ->sees('A2-E1', 'spring_seat', 'end_coil_dug', 1)->sees('A2-E1', 'pushrod', 'pushrod_bent', 2)
+            ->measures('A2-E1', 'installed_height', '1.720')->measures('A2-E1', 'bind_height', '1.150')
+            ->measures('A2-E1', 'net_lift', '0.565')->claims('kind-E', 'installed_height', '1.800')];
+        yield 'float, with parts looked at' => [
+            Example::bucketFour()
+                ->sees('A1-E1', 'seat', 'seat_hammered', 3)->sees('A1-E1', 'valve', 'tip_peened', 2)
+                ->looks('A1-E1', 'spring', 'retainer', 'locks', 'lobe', 'valve', 'follower')
+                ->sees('engine', 'running', 'overspeed_seen', 0),
+        ];
+        yield 'dropped valve, hydraulic roller' => [
+            Example::hydraulicRollerEight()
+                ->sees('A1-E1', 'valve', 'valve_dropped', 4)->sees('A1', 'piston', 'crown_struck', 4)
+                ->sees('A1-E1', 'locks', 'lock_ridge_sheared', 3)->sees('engine', 'running', 'sudden_stop', 3),
+        ];
     }
 
     /**
@@ -131,7 +152,9 @@ final class OutsideTest extends TestCase
     {
         yield 'nothing recorded' => [Example::pushrodEight()];
         yield 'one trace' => [Example::pushrodEight()->sees('A1-E1', 'valve', 'tip_peened', 1)];
-        yield 'open between roots' => [Example::pushrodEight()->sees('A2-E1', 'spring', 'coils_bright', 3)->sees('A2-E1', 'spring_seat', 'end_coil_dug', 2)];
+        yield 'open between roots' => [
+            Example::pushrodEight()->sees('A2-E1', 'spring', 'coils_bright', 3)->sees('A2-E1', 'spring_seat', 'end_coil_dug', 2),
+        ];
     }
 
     /**
@@ -146,10 +169,13 @@ final class OutsideTest extends TestCase
         return self::python((string) file_get_contents(__DIR__.'/brute_force.py'), $asked + [
             'priors' => $model->priors,
             'events' => array_map(
-                static fn ($event): array => ['code' => $event->code, 'parents' => $links($event->parents)], array_values($model->network->events),
+                static fn ($event): array => ['code' => $event->code, 'parents' => $links($event->parents)],
+                array_values($model->network->events),
             ),
             'signs' => array_map(
-                static fn (Item $item): array => ['parents' => $links($model->network->signLinks[$item->sign]), 'ratio' => $item->ratio, 'present' => $item->isPresent],
+                static fn (Item $item): array => [
+                    'parents' => $links($model->network->signLinks[$item->sign]), 'ratio' => $item->ratio, 'present' => $item->isPresent,
+                ],
                 array_values($model->items),
             ),
         ]);

@@ -48,7 +48,9 @@ final class WorkOutsideTest extends TestCase
     public function testMeasuresAgreeWithAMonteCarlo(Shape $shape, array $points): void
     {
         $scale = [[100.0, 1000.0], [500.0, 1000.0]];
-        $own = Measurer::by(Annotation::of(self::SHA, Shape::Scale, $scale, '', new Typed(12.5, Unit::Millimetre, 1)))->measure(Annotation::of(self::SHA, $shape, $points, '', null));
+        $own = Measurer::by(
+            Annotation::of(self::SHA, Shape::Scale, $scale, '', new Typed(12.5, Unit::Millimetre, 1)),
+        )->measure(Annotation::of(self::SHA, $shape, $points, '', null));
         self::assertNotNull($own);
         $reference = self::python(<<<'PY'
             import json, sys, numpy as np
@@ -92,12 +94,20 @@ final class WorkOutsideTest extends TestCase
             $example = Example::pushrodEight();
             $plan = [];
             for ($i = 0; $i < 9; ++$i) {
-                $after = array_values(array_filter(range(0, max(0, $i - 1)), static fn (int $other): bool => $other < $i && mt_rand(0, 3) === 0));
+                $after = array_values(
+                    array_filter(range(0, max(0, $i - 1)), static fn (int $other): bool => $other < $i && mt_rand(0, 3) === 0),
+                );
                 $least = mt_rand(0, 8) / 2;
                 $most = $least + mt_rand(0, 6) / 2;
                 $done = mt_rand(0, 5) === 0;
                 $plan[] = ['after' => $after, 'least' => $least, 'most' => $most, 'done' => $done];
-                $example->records(EntryKind::Task, Task::slot('t'.$i), ['label' => 't'.$i, 'kind' => 'work', 'leastDays' => $least, 'mostDays' => $most, 'after' => array_map(static fn (int $other): string => 't'.$other, $after), 'taskState' => $done ? 'done' : 'open']);
+                $example->records(
+                    EntryKind::Task, Task::slot('t'.$i),
+                    [
+                        'label' => 't'.$i, 'kind' => 'work', 'leastDays' => $least, 'mostDays' => $most,
+                        'after' => array_map(static fn (int $other): string => 't'.$other, $after), 'taskState' => $done ? 'done' : 'open',
+                    ],
+                );
             }
             $schedule = Schedule::of($example->case(), new \DateTimeImmutable('2026-11-26T12:00:00Z'));
             $plans[] = $plan;
@@ -131,7 +141,9 @@ final class WorkOutsideTest extends TestCase
             $speed = max(900.0, min(7600.0, $speed + mt_rand(-220, 221)));
             $rows[] = [round($i * 0.02, 2), round($speed, 1), round(1.0 + $speed / 1600 - (mt_rand(0, 300) === 0 ? 2.5 : 0.0), 3)];
         }
-        $analyser = new LogAnalyser(Thresholds::fromNode(Node::root(['over_speed' => 7200, 'oil_per_thousand' => 0.69, 'oil_temperature' => 130])));
+        $analyser = new LogAnalyser(
+            Thresholds::fromNode(Node::root(['over_speed' => 7200, 'oil_per_thousand' => 0.69, 'oil_temperature' => 130])),
+        );
         foreach ($rows as $i => [$time, $turns, $oil]) {
             $analyser->add(['time' => $time, 'speed' => $turns, 'oil_pressure' => $oil], $i + 2);
         }
@@ -155,7 +167,14 @@ final class WorkOutsideTest extends TestCase
                     else:
                         joined[-1][1] = end
                 return [len(joined), float(sum(e - s for s, e in joined))]
-            print(json.dumps([episodes(speed > 7200), episodes((speed > 1500) & (oil < 0.69 * speed / 1000)), float(speed.max()), float(speed.min())]))
+            print(
+                json.dumps(
+                    [
+                        episodes(speed > 7200), episodes((speed > 1500) & (oil < 0.69 * speed / 1000)), float(speed.max()),
+                        float(speed.min()),
+                    ],
+                ),
+            )
             PY, $rows);
         foreach (['over_speed', 'oil_low'] as $i => $kind) {
             $expected = $reference[$i];

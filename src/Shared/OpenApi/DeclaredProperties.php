@@ -47,7 +47,9 @@ final class DeclaredProperties
             $tag = $documented[$name] ?? null;
             $annotation = $this->existing($analysis, $class->getName(), $name) ?? $this->add($schema, $name, $analysis);
             $annotation->property = $name;
-            $description = Generator::isDefault($annotation->description) ? trim($tag->description ?? '') : $annotation->description;
+            // A description that goes on over lines is one sentence all the same.
+            $described = trim((string) preg_replace('/\s+/', ' ', $tag->description ?? ''));
+            $description = Generator::isDefault($annotation->description) ? $described : $annotation->description;
             $types->apply($annotation, $property->getType(), $tag?->type, $analysis);
             if ($description !== '') {
                 $annotation->description = $description;
@@ -61,7 +63,11 @@ final class DeclaredProperties
     private function existing(Analysis $analysis, string $class, string $name): ?OA\Property
     {
         foreach ($analysis->getAnnotationsOfType(OA\Property::class, true) as $property) {
-            if ($property instanceof OA\Property && in_array($name, [$property->property, $property->_context->property ?? null], true) && self::classOf($property) === $class) {
+            if (
+                $property instanceof OA\Property
+                && in_array($name, [$property->property, $property->_context->property ?? null], true)
+                && self::classOf($property) === $class
+            ) {
                 return $property;
             }
         }

@@ -24,7 +24,9 @@ final class PathParameters
             foreach (array_diff($inPath[1], $names) as $name) {
                 $context = new Context(['nested' => $operation, 'comment' => ''], $operation->_context);
                 $schema = new OA\Schema(['type' => 'string', '_context' => $context]);
-                $parameter = new OA\Parameter(['name' => $name, 'in' => 'path', 'required' => true, 'schema' => $schema, '_context' => $context]);
+                $parameter = new OA\Parameter(
+                    ['name' => $name, 'in' => 'path', 'required' => true, 'schema' => $schema, '_context' => $context],
+                );
                 $analysis->addAnnotation($parameter, $context);
                 $declared[] = $parameter;
             }

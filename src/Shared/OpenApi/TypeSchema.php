@@ -18,7 +18,9 @@ use PHPStan\PhpDocParser\Ast\Type\UnionTypeNode;
 /** A PHP type as an OpenAPI schema: the declared one, and where that is an array what the docblock says of it. */
 final readonly class TypeSchema
 {
-    private const PLAIN = ['int' => 'integer', 'float' => 'number', 'string' => 'string', 'bool' => 'boolean', 'object' => 'object', 'mixed' => null];
+    private const PLAIN = [
+        'int' => 'integer', 'float' => 'number', 'string' => 'string', 'bool' => 'boolean', 'object' => 'object', 'mixed' => null,
+    ];
 
     /** @param \ReflectionClass<object> $class in whose namespace short names stand */
     public function __construct(private \ReflectionClass $class)
@@ -47,7 +49,9 @@ final readonly class TypeSchema
     private function ofDocumented(OA\Schema $annotation, TypeNode $type, Analysis $analysis): void
     {
         if ($type instanceof NullableTypeNode || $type instanceof UnionTypeNode) {
-            $inner = $type instanceof NullableTypeNode ? [$type->type] : array_values(array_filter($type->types, static fn (TypeNode $one): bool => (string) $one !== 'null'));
+            $inner = $type instanceof NullableTypeNode
+                ? [$type->type]
+                : array_values(array_filter($type->types, static fn (TypeNode $one): bool => (string) $one !== 'null'));
             $annotation->nullable = $type instanceof NullableTypeNode || count($inner) < count($type->types) ? true : $annotation->nullable;
             $this->ofDocumented($annotation, $inner[0], $analysis);
         } elseif ($type instanceof GenericTypeNode && $type->type->name === 'list') {
@@ -100,7 +104,9 @@ final readonly class TypeSchema
         $class = class_exists($name) || enum_exists($name) ? $name : $this->class->getNamespaceName().'\\'.$name;
         $class = class_exists($class) || enum_exists($class) ? $class : $this->imported($name);
         if (enum_exists($class)) {
-            $cases = array_map(static fn (\UnitEnum $case): int|string => $case instanceof \BackedEnum ? $case->value : $case->name, $class::cases());
+            $cases = array_map(
+                static fn (\UnitEnum $case): int|string => $case instanceof \BackedEnum ? $case->value : $case->name, $class::cases(),
+            );
             $annotation->type = is_int($cases[0] ?? '') ? 'integer' : 'string';
             $annotation->enum = $cases;
 

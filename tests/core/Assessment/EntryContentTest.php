@@ -25,8 +25,29 @@ final class EntryContentTest extends TestCase
     /** @return iterable<string, array{EntryKind, array<string, mixed>}> */
     public static function contents(): iterable
     {
-        $log = ['sha256' => self::SHA, 'fileName' => 'run.csv', 'format' => ['delimiter' => ';', 'decimal' => ',', 'header_lines' => 2, 'headers' => ['t', 'n'], 'columns' => [['index' => 0, 'channel' => 'time', 'unit' => 'ms'], ['index' => 1, 'channel' => 'speed', 'unit' => 'hz']]], 'thresholds' => ['over_speed' => 9000, 'limiter' => null, 'oil_per_thousand' => 0.5, 'oil_temperature' => 120]];
-        $drawing = ['annotation' => ['@context' => 'http://www.w3.org/ns/anno.jsonld', 'type' => 'Annotation', 'body' => [['type' => 'TextualBody', 'purpose' => 'tagging', 'value' => 'scale'], ['type' => 'TextualBody', 'purpose' => 'describing', 'value' => '10.00 mm']], 'target' => ['source' => 'urn:sha256:'.self::SHA, 'selector' => ['type' => 'SvgSelector', 'value' => '<svg xmlns="http://www.w3.org/2000/svg"><polyline points="1,2 3,4"/></svg>']]]];
+        $log = [
+            'sha256' => self::SHA, 'fileName' => 'run.csv',
+            'format' => [
+                'delimiter' => ';', 'decimal' => ',', 'header_lines' => 2, 'headers' => ['t', 'n'],
+                'columns' => [['index' => 0, 'channel' => 'time', 'unit' => 'ms'], ['index' => 1, 'channel' => 'speed', 'unit' => 'hz']],
+            ],
+            'thresholds' => ['over_speed' => 9000, 'limiter' => null, 'oil_per_thousand' => 0.5, 'oil_temperature' => 120],
+        ];
+        $drawing = [
+            'annotation' => [
+                '@context' => 'http://www.w3.org/ns/anno.jsonld', 'type' => 'Annotation',
+                'body' => [
+                    ['type' => 'TextualBody', 'purpose' => 'tagging', 'value' => 'scale'],
+                    ['type' => 'TextualBody', 'purpose' => 'describing', 'value' => '10.00 mm'],
+                ],
+                'target' => [
+                    'source' => 'urn:sha256:'.self::SHA,
+                    'selector' => [
+                        'type' => 'SvgSelector', 'value' => '<svg xmlns="http://www.w3.org/2000/svg"><polyline points="1,2 3,4"/></svg>',
+                    ],
+                ],
+            ],
+        ];
         yield 'answer' => [EntryKind::Answer, ['choice' => 'steady', 'note' => ' at 900 ']];
         yield 'event' => [EntryKind::Event, ['what' => 'run', 'date' => '2026-01-31', 'amount' => 3, 'unit' => 'runs', 'words' => ' wet ']];
         yield 'event without anything' => [EntryKind::Event, ['what' => 'build']];
@@ -71,7 +92,9 @@ final class EntryContentTest extends TestCase
 
     public function testKindsThatNeedMoreThanTheirContentAreLeftToTheCase(): void
     {
-        foreach ([EntryKind::Reading, EntryKind::Claim, EntryKind::Finding, EntryKind::Look, EntryKind::Photograph, EntryKind::Withdrawal] as $kind) {
+        foreach ([
+            EntryKind::Reading, EntryKind::Claim, EntryKind::Finding, EntryKind::Look, EntryKind::Photograph, EntryKind::Withdrawal,
+        ] as $kind) {
             self::assertNull(EntryContent::normal($kind, Node::root(['x' => 1])));
         }
     }
@@ -79,7 +102,11 @@ final class EntryContentTest extends TestCase
     /** A case with a content that cannot be read is refused with the way to it. */
     public function testABadContentIsNamedByItsPlaceInTheFile(): void
     {
-        $entry = ['id' => '01900000-0000-7000-8000-000000000009', 'kind' => 'promise', 'slot' => ['place' => 'engine', 'part' => 'schedule', 'item' => 'promise', 'index' => null], 'by' => 'x', 'at' => '2026-11-25T10:00:00Z', 'data' => ['date' => '2026-13-01']];
+        $entry = [
+            'id' => '01900000-0000-7000-8000-000000000009', 'kind' => 'promise',
+            'slot' => ['place' => 'engine', 'part' => 'schedule', 'item' => 'promise', 'index' => null], 'by' => 'x',
+            'at' => '2026-11-25T10:00:00Z', 'data' => ['date' => '2026-13-01'],
+        ];
         $document = ['engine' => ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4], 'entries' => [$entry]];
         try {
             (new EntryRules(Example::knowledge(), AllSheets::get()))->checkAll(CaseFile::fromNode(Node::root($document)));
@@ -100,11 +127,24 @@ final class EntryContentTest extends TestCase
                 foreach (["\n", "\r\n"] as $end) {
                     foreach (['in brackets', 'in a line'] as $units) {
                         $figure = static fn (float $number): string => str_replace('.', $decimal, (string) $number);
-                        $head = $units === 'in brackets' ? [['Time (ms)', 'Engine speed (rpm)', 'Oil pressure (kPa)']] : [['Time', 'Engine speed', 'Oil pressure'], ['ms', 'rpm', 'kPa']];
-                        $lines = array_map(static fn (array $row): string => implode($delimiter, $row), [...$head, ...array_map(static fn (array $row): array => [$figure($row[0] * 1000), $figure($row[1]), $figure($row[2] * 100)], $run)]);
+                        $head = $units === 'in brackets'
+                            ? [['Time (ms)', 'Engine speed (rpm)', 'Oil pressure (kPa)']]
+                            : [['Time', 'Engine speed', 'Oil pressure'], ['ms', 'rpm', 'kPa']];
+                        $lines = array_map(
+                            static fn (array $row): string => implode($delimiter, $row),
+                            [
+                                ...$head,
+                                ...array_map(
+                                    static fn (array $row): array => [$figure($row[0] * 1000), $figure($row[1]), $figure($row[2] * 100)],
+                                    $run,
+                                ),
+                            ],
+                        );
                         $format = LogFormat::recognise(implode($end, $lines).$end);
                         self::assertSame([], $format->doubts);
-                        self::assertSame(['ms', 'rpm', 'kpa'], array_map(static fn (ColumnOfLog $column): string => $column->unit, $format->columns));
+                        self::assertSame(
+                            ['ms', 'rpm', 'kpa'], array_map(static fn (ColumnOfLog $column): string => $column->unit, $format->columns),
+                        );
                         $again = LogFormat::fromNode(Node::root($format->toArray()));
                         self::assertSame($format->toArray(), $again->toArray());
                         foreach ($run as $i => $row) {

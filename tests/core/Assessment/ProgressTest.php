@@ -22,34 +22,52 @@ use PHPUnit\Framework\TestCase;
 final class ProgressTest extends TestCase
 {
     /** @param list<string> $failed */
-    private static function progress(Example $example, string $words, array $failed = [], bool $called = false, bool $signed = false): Progress
-    {
-        return Progress::of($example->case(), AllSheets::get(), Story::fromNode(Node::root(['words' => $words, 'failed' => $failed]), $example->engine()), $called, $signed);
+    private static function progress(
+        Example $example,
+        string $words,
+        array $failed = [],
+        bool $called = false,
+        bool $signed = false,
+    ): Progress {
+        return Progress::of(
+            $example->case(), AllSheets::get(),
+            Story::fromNode(Node::root(['words' => $words, 'failed' => $failed]), $example->engine()), $called, $signed,
+        );
     }
 
     private static function measured(Example $example, string $place): Example
     {
-        return $example->measures($place, 'installed_height', '1.800')->measures($place, 'bind_height', '1.100')->measures($place, 'load_seat', '120', '1.800');
+        return $example->measures($place, 'installed_height', '1.800')
+            ->measures($place, 'bind_height', '1.100')->measures($place, 'load_seat', '120', '1.800');
     }
 
     public function testTheStoryComesFirst(): void
     {
-        self::assertEquals(new NextAct(Step::Story, 'Write down the story'), self::progress(Example::pushrodEight(), '', ['A1-E1'])->nextAct());
+        self::assertEquals(
+            new NextAct(Step::Story, 'Write down the story'), self::progress(Example::pushrodEight(), '', ['A1-E1'])->nextAct(),
+        );
     }
 
     public function testWhatFailedIsLookedAtThenMeasured(): void
     {
         $example = Example::pushrodEight();
-        self::assertEquals(new NextAct(Step::Teardown, 'Look at 4E', 'B2-E1'), self::progress($example, 'It stopped.', ['B2-E1'])->nextAct());
+        self::assertEquals(
+            new NextAct(Step::Teardown, 'Look at 4E', 'B2-E1'), self::progress($example, 'It stopped.', ['B2-E1'])->nextAct(),
+        );
         $example->looks('B2-E1', 'spring');
-        self::assertEquals(new NextAct(Step::Bench, 'Measure the spring of 4E', 'B2-E1'), self::progress($example, 'It stopped.', ['B2-E1'])->nextAct());
+        self::assertEquals(
+            new NextAct(Step::Bench, 'Measure the spring of 4E', 'B2-E1'), self::progress($example, 'It stopped.', ['B2-E1'])->nextAct(),
+        );
         self::measured($example, 'B2-E1');
         self::assertEquals(new NextAct(Step::Cause, 'Call the cause'), self::progress($example, 'It stopped.', ['B2-E1'])->nextAct());
     }
 
     public function testWhereNothingFailedTheFirstStationIsLookedAt(): void
     {
-        self::assertSame('A1-E1', self::progress(Example::pushrodEight()->answers('engine', 'mirror', 'nothing'), 'Ticks.')->nextAct()->place);
+        self::assertSame(
+            'A1-E1',
+            self::progress(Example::pushrodEight()->answers('engine', 'mirror', 'nothing'), 'Ticks.')->nextAct()->place,
+        );
     }
 
     public function testTestsAndTheMirrorComeBeforeTheTeardown(): void
@@ -58,8 +76,12 @@ final class ProgressTest extends TestCase
         self::assertEquals(new NextAct(Step::Before, 'Test it before it comes apart'), self::progress($example, 'Ticks.')->nextAct());
         $example->tests('A1', 'compression', '170')->tests('A1-E1', 'pull', '118', '1')->tests('A1-E1', 'pull', '117', '2026-01-05.1');
         $progress = self::progress($example, 'Ticks.');
-        self::assertEquals(new NextAct(Step::Before, 'Look with mirror or borescope'), $progress->nextAct(), 'proposed even when the numbers are clean');
-        self::assertEqualsWithDelta(2 / (8 + 8 + 2 * 16 + 16 + 1), $progress->steps()[1]->done, 1e-9, 'a pull of an earlier date is not one of this case');
+        self::assertEquals(
+            new NextAct(Step::Before, 'Look with mirror or borescope'), $progress->nextAct(), 'proposed even when the numbers are clean',
+        );
+        self::assertEqualsWithDelta(
+            2 / (8 + 8 + 2 * 16 + 16 + 1), $progress->steps()[1]->done, 1e-9, 'a pull of an earlier date is not one of this case',
+        );
         self::assertSame('mirror still to look', $progress->steps()[1]->left);
     }
 
@@ -72,7 +94,11 @@ final class ProgressTest extends TestCase
 
     public function testStepsAreCountedByWhatIsDone(): void
     {
-        $example = self::measured(Example::pushrodEight()->looks('A1-E1', 'spring', 'valve')->sees('A1-E1', 'seat', 'seat_hammered', 0)->sees('engine', 'running', 'sudden_stop', 0), 'A1-E1');
+        $example = self::measured(
+            Example::pushrodEight()
+                ->looks('A1-E1', 'spring', 'valve')->sees('A1-E1', 'seat', 'seat_hammered', 0)->sees('engine', 'running', 'sudden_stop', 0),
+            'A1-E1',
+        );
         [$story, , $teardown, $bench, , $cause] = self::progress($example, 'Ticks.')->steps();
         self::assertEquals(new StepProgress(Step::Story, 1 / 12, '1 of 12 answered'), $story);
         self::assertSame('1 of 16 stations', $teardown->left);
@@ -94,7 +120,9 @@ final class ProgressTest extends TestCase
 
     public function testAStoryReadBackIsTheSame(): void
     {
-        $story = Story::fromNode(Node::root(['words' => ' It stopped. ', 'oil' => '10W-60', 'failed' => ['A1-E1']]), Example::pushrodEight()->engine());
+        $story = Story::fromNode(
+            Node::root(['words' => ' It stopped. ', 'oil' => '10W-60', 'failed' => ['A1-E1']]), Example::pushrodEight()->engine(),
+        );
         self::assertSame('It stopped.', $story->answers['words']);
         self::assertEquals($story, Story::fromNode(Node::root($story->toArray()), Example::pushrodEight()->engine()));
     }

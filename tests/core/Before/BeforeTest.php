@@ -26,7 +26,12 @@ final class BeforeTest extends TestCase
     /** @return list<string> what the tests before the teardown say as a whole */
     private static function remarks(Bench $bench): array
     {
-        return array_merge(...array_map(static fn (string $sheet): array => $bench->remarks($bench->sheets->named($sheet) ?? self::fail($sheet)), ['cylinders', 'pulls']));
+        return array_merge(
+            ...array_map(
+                static fn (string $sheet): array => $bench->remarks($bench->sheets->named($sheet) ?? self::fail($sheet)),
+                ['cylinders', 'pulls'],
+            ),
+        );
     }
 
     /** @return list<string> stations whose two pulls disagree */
@@ -34,7 +39,12 @@ final class BeforeTest extends TestCase
     {
         $bench = $example->bench();
 
-        return array_values(array_filter(array_map(static fn (Station $station): string => $station->code(), $example->engine()->stations), static fn (string $station): bool => PullSheet::wantsThird($bench, $station)));
+        return array_values(
+            array_filter(
+                array_map(static fn (Station $station): string => $station->code(), $example->engine()->stations),
+                static fn (string $station): bool => PullSheet::wantsThird($bench, $station),
+            ),
+        );
     }
 
     /** @return array<string, string> what is said of the valves that drift, by place */
@@ -44,7 +54,9 @@ final class BeforeTest extends TestCase
         foreach (['lash_drift', 'pull_drift'] as $quantity) {
             foreach ($bench->marginsOf($quantity) as $margin) {
                 if ($margin->isOutside()) {
-                    $drifts[$margin->place] = ($bench->sheets->judged[$quantity]->saying ?? self::fail())(new At($bench, $margin->place), $margin);
+                    $drifts[$margin->place] = ($bench->sheets->judged[$quantity]->saying ?? self::fail())(
+                        new At($bench, $margin->place), $margin,
+                    );
                 }
             }
         }
@@ -79,7 +91,10 @@ final class BeforeTest extends TestCase
     {
         $order = LashOrder::of(self::eight()->engine());
         self::assertTrue($order->fromFiringOrder);
-        self::assertSame(['1I', '1E', '8I', '8E', '4I', '4E', '3I', '3E', '6I', '6E', '5I', '5E', '7I', '7E', '2I', '2E'], array_map(static fn (Station $station): string => $station->label(), $order->stations()));
+        self::assertSame(
+            ['1I', '1E', '8I', '8E', '4I', '4E', '3I', '3E', '6I', '6E', '5I', '5E', '7I', '7E', '2I', '2E'],
+            array_map(static fn (Station $station): string => $station->label(), $order->stations()),
+        );
         self::assertSame([6, 5, 7, 2, 1, 8, 4, 3], array_map(static fn (array $stop): ?int => $stop['overlap']?->number, $order->stops));
     }
 
@@ -89,7 +104,9 @@ final class BeforeTest extends TestCase
         self::assertFalse($order->fromFiringOrder);
         self::assertSame([1, 2, 3, 4, 5, 6, 7, 8], array_map(static fn (array $stop): int => $stop['cylinder']->number, $order->stops));
         self::assertNull($order->stops[0]['overlap']);
-        $five = LashOrder::of((new Example(['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 5, 'firing_order' => [1, 2, 4, 5, 3]]))->engine());
+        $five = LashOrder::of(
+            (new Example(['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 5, 'firing_order' => [1, 2, 4, 5, 3]]))->engine(),
+        );
         self::assertNull($five->stops[0]['overlap'], 'an odd number of cylinders has no partner');
         self::assertCount(20, $five->stations());
     }
@@ -108,7 +125,9 @@ final class BeforeTest extends TestCase
 
     public function testAnEvenSetSaysNothingOfItsLevel(): void
     {
-        self::assertStringContainsString('cannot tell whether all are low', implode(' ', self::remarks(self::pulled(self::eight())->bench())));
+        self::assertStringContainsString(
+            'cannot tell whether all are low', implode(' ', self::remarks(self::pulled(self::eight())->bench())),
+        );
     }
 
     /** The unknown offset of a lever tester is common to all pulls: it must hardly touch a departure. */
@@ -144,14 +163,19 @@ final class BeforeTest extends TestCase
     public function testCompressionIsComparedWithTheHighest(): void
     {
         $example = self::eight();
-        foreach (['A1' => 180, 'A2' => 120, 'A3' => 118, 'A4' => 178, 'B1' => 176, 'B2' => 150, 'B3' => 177, 'B4' => 100] as $cylinder => $psi) {
+        foreach ([
+            'A1' => 180, 'A2' => 120, 'A3' => 118, 'A4' => 178, 'B1' => 176, 'B2' => 150, 'B3' => 177, 'B4' => 100,
+        ] as $cylinder => $psi) {
             $example->tests($cylinder, 'compression', (string) $psi);
         }
         $bench = $example->bench();
         self::assertEqualsWithDelta(100 * 120 / 180, self::margin($bench, 'compression_share', 'A2')->value()?->base, 1e-9);
         self::assertSame(Verdict::Outside, self::margin($bench, 'compression_share', 'A3')->verdict);
         self::assertSame(Verdict::Inside, self::margin($bench, 'compression_share', 'B2')->verdict);
-        self::assertSame(['Cylinder 3 and cylinder 5 are low together and stand side by side: look at the gasket between them.'], self::remarks($bench), 'cylinder 8 is low by itself');
+        self::assertSame(
+            ['Cylinder 3 and cylinder 5 are low together and stand side by side: look at the gasket between them.'], self::remarks($bench),
+            'cylinder 8 is low by itself',
+        );
     }
 
     public function testOneCylinderHasNothingToBeComparedWith(): void
@@ -162,7 +186,8 @@ final class BeforeTest extends TestCase
 
     public function testTheHotLeakDownGoesBeforeTheCold(): void
     {
-        $example = self::eight()->tests('A1', 'leak_down', '12', 'cold')->tests('A1', 'leak_down', '35', 'hot')->tests('A2', 'leak_down', '8', 'cold');
+        $example = self::eight()
+            ->tests('A1', 'leak_down', '12', 'cold')->tests('A1', 'leak_down', '35', 'hot')->tests('A2', 'leak_down', '8', 'cold');
         self::assertSame(35.0, self::margin($example->bench(), 'leak_down', 'A1')->value()?->base);
         self::assertSame(Verdict::Inside, self::margin($example->bench(), 'leak_down', 'A2')->verdict);
     }
@@ -173,7 +198,9 @@ final class BeforeTest extends TestCase
         $four = new Example(['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4]);
         self::assertSame(['A-I' => 'intake cam', 'A-E' => 'exhaust cam'], Cams::of($four->engine()));
         self::assertSame(['cam' => 'cam'], Cams::of(self::eight()->engine()));
-        $four->tests('engine', 'cam_phase_card', '105', 'A-I')->tests('engine', 'cam_phase_found', '110.5', 'A-I')->tests('engine', 'cam_phase_card', '110', 'A-E')->tests('engine', 'cam_phase_found', '110.5', 'A-E');
+        $four->tests('engine', 'cam_phase_card', '105', 'A-I')
+            ->tests('engine', 'cam_phase_found', '110.5', 'A-I')->tests('engine', 'cam_phase_card', '110', 'A-E')
+            ->tests('engine', 'cam_phase_found', '110.5', 'A-E');
         self::assertSame(Verdict::Outside, self::margin($four->bench(), 'cam_phase', 'engine', 'A-I')->verdict);
         self::assertSame(Verdict::Inside, self::margin($four->bench(), 'cam_phase', 'engine', 'A-E')->verdict);
         $item = Assessment::of($four->case(), Example::knowledge())->items()['phase_off_card'] ?? null;
@@ -183,7 +210,9 @@ final class BeforeTest extends TestCase
 
     public function testAPersonsFindingGoesBeforeTheFigure(): void
     {
-        $example = self::eight()->tests('engine', 'cam_phase_card', '105', 'cam')->tests('engine', 'cam_phase_found', '112', 'cam')->sees('engine', 'timing', 'phase_off_card', 0);
+        $example = self::eight()
+            ->tests('engine', 'cam_phase_card', '105', 'cam')->tests('engine', 'cam_phase_found', '112', 'cam')
+            ->sees('engine', 'timing', 'phase_off_card', 0);
         self::assertFalse(Assessment::of($example->case(), Example::knowledge())->items()['phase_off_card']->isPresent);
     }
 
@@ -199,7 +228,9 @@ final class BeforeTest extends TestCase
     public function testDriftOverDatesIsFlaggedWithItsMeaning(): void
     {
         $example = self::eight();
-        foreach (['A1-E1' => ['0.016', '0.022'], 'A2-E1' => ['0.016', '0.011'], 'A3-E1' => ['0.016', '0.0165']] as $place => [$before, $now]) {
+        foreach ([
+            'A1-E1' => ['0.016', '0.022'], 'A2-E1' => ['0.016', '0.011'], 'A3-E1' => ['0.016', '0.0165'],
+        ] as $place => [$before, $now]) {
             $example->tests($place, 'lash', $before, '2026-03-01')->tests($place, 'lash', $now);
         }
         $bench = $example->bench();

@@ -63,7 +63,10 @@ final class EvidenceTest extends TestCase
 
     public function testAbsenceCountsByHowMuchWasLookedAt(): void
     {
-        $absent = static fn (int $looked): float => Item::of('x', ItemKind::Finding, array_fill_keys(array_map(static fn (int $i): string => 'A'.$i, range(1, max(1, $looked))), 0.04), 16, 0.01, [])->ratio;
+        $absent = static fn (int $looked): float => Item::of(
+            'x', ItemKind::Finding,
+            array_fill_keys(array_map(static fn (int $i): string => 'A'.$i, range(1, max(1, $looked))), 0.04), 16, 0.01, [],
+        )->ratio;
         $rho = 0.04 / (0.01 * 0.04 + 0.99 * 0.96); // .042, as everywhere at a leak of .01
         self::assertEqualsWithDelta(1 - (1 - $rho) / 16, $absent(1), 1e-12);
         self::assertEqualsWithDelta($rho, $absent(16), 1e-12);
@@ -80,14 +83,18 @@ final class EvidenceTest extends TestCase
 
     public function testAFindingGoesBeforeAClearLookOfTheSamePart(): void
     {
-        $items = Assessment::of(Example::pushrodEight()->sees('A1-E1', 'spring', 'coils_bright', 2)->looks('A1-E1', 'spring')->case(), Example::knowledge())->items();
+        $items = Assessment::of(
+            Example::pushrodEight()->sees('A1-E1', 'spring', 'coils_bright', 2)->looks('A1-E1', 'spring')->case(), Example::knowledge(),
+        )->items();
         self::assertTrue($items['coils_bright']->isPresent);
         self::assertFalse($items['coil_clash']->isPresent);
     }
 
     public function testCleaningPullsTowardNotKnowing(): void
     {
-        $size = static fn (string $state): float => Assessment::of(Example::pushrodEight()->sees('A1-E1', 'spring', 'coils_bright', 2, $state)->case(), Example::knowledge())->items()['coils_bright']->ratio;
+        $size = static fn (string $state): float => Assessment::of(
+            Example::pushrodEight()->sees('A1-E1', 'spring', 'coils_bright', 2, $state)->case(), Example::knowledge(),
+        )->items()['coils_bright']->ratio;
         self::assertLessThan($size('as_found'), $size('after_cleaning'));
         self::assertGreaterThan(1.0, $size('after_cleaning'));
     }
@@ -106,7 +113,9 @@ final class EvidenceTest extends TestCase
         foreach ($example->engine()->stations as $station) {
             $example->sees($station->code(), 'seat', 'seat_hammered', 2);
         }
-        $one = Assessment::of(Example::pushrodEight()->sees('A1-E1', 'seat', 'seat_hammered', 2)->case(), Example::knowledge())->items()['seat_hammered'];
+        $one = Assessment::of(
+            Example::pushrodEight()->sees('A1-E1', 'seat', 'seat_hammered', 2)->case(), Example::knowledge(),
+        )->items()['seat_hammered'];
         self::assertSame($one->ratio, Assessment::of($example->case(), Example::knowledge())->items()['seat_hammered']->ratio);
     }
 

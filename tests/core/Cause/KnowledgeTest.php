@@ -21,7 +21,12 @@ final class KnowledgeTest extends TestCase
         self::assertGreaterThanOrEqual(18, \count($knowledge->network->causes));
         self::assertGreaterThanOrEqual(12, \count($knowledge->network->events));
         self::assertGreaterThanOrEqual(100, \count($knowledge->signs));
-        self::assertSame([], array_diff(array_map(static fn ($cause): string => $cause->family, $knowledge->network->causes), array_keys($knowledge->families)));
+        self::assertSame(
+            [],
+            array_diff(
+                array_map(static fn ($cause): string => $cause->family, $knowledge->network->causes), array_keys($knowledge->families),
+            ),
+        );
     }
 
     public function testEveryLinkHasAReasonAndAMark(): void
@@ -96,7 +101,9 @@ final class KnowledgeTest extends TestCase
     public function testALoopOrAMissingParentIsRefused(): void
     {
         $link = static fn (string $from): array => ['from' => $from, 'word' => 'often', 'reason' => 'r', 'mark' => 'own'];
-        $event = static fn (string $code, string $from): array => ['code' => $code, 'label' => $code, 'mode' => 'same', 'parents' => [$link($from)]];
+        $event = static fn (string $code, string $from): array => [
+            'code' => $code, 'label' => $code, 'mode' => 'same', 'parents' => [$link($from)],
+        ];
         foreach ([[[$event('a', 'b'), $event('b', 'a')], 'loop'], [[$event('a', 'nowhere')], 'nowhere']] as [$events, $words]) {
             try {
                 Network::fromNode(Node::root([]), Node::root($events), Node::root([]));
@@ -115,10 +122,19 @@ final class KnowledgeTest extends TestCase
         foreach (array_keys($network->causes) as $cause) {
             $on = [$cause => 1.0];
             foreach ($network->events as $code => $event) {
-                $on[$code] = 1 - array_product(array_map(static fn (Link $link): float => 1 - ($on[$link->parent] ?? 0.0) * $link->strength->probability(), $event->parents));
+                $on[$code] = 1 - array_product(
+                    array_map(
+                        static fn (Link $link): float => 1 - ($on[$link->parent] ?? 0.0) * $link->strength->probability(), $event->parents,
+                    ),
+                );
             }
             foreach (Example::knowledge()->signs as $code => $sign) {
-                $off = array_product(array_map(static fn (Link $link): float => 1 - ($on[$link->parent] ?? 0.0) * $link->strength->probability(), $network->signLinks[$code]));
+                $off = array_product(
+                    array_map(
+                        static fn (Link $link): float => 1 - ($on[$link->parent] ?? 0.0) * $link->strength->probability(),
+                        $network->signLinks[$code],
+                    ),
+                );
                 $profiles[$cause][$code] = 1 - (1 - $sign->leak) * $off;
             }
         }

@@ -54,7 +54,12 @@ final class ProofTest extends TestCase
         $drawn = 150;
         $right = $stated = $brier = $faults = $found = 0.0;
         for ($i = 0; $i < $drawn; ++$i) {
-            $example = new Example(['layout' => 'inline', 'drive' => 'pushrod', 'face' => 'roller', 'lash' => 'hydraulic', 'cylinders' => 1, 'rocker_ratio' => 1.6]);
+            $example = new Example(
+                [
+                    'layout' => 'inline', 'drive' => 'pushrod', 'face' => 'roller', 'lash' => 'hydraulic', 'cylinders' => 1,
+                    'rocker_ratio' => 1.6,
+                ],
+            );
             $engine = $example->engine();
             $allowed = array_filter($network->causes, static fn ($cause): bool => null === $cause->excludedBy($engine));
             $isFaulty = mt_rand() / mt_getrandmax() < Ranker::SINGLES / (Ranker::NONE + Ranker::SINGLES);
@@ -96,7 +101,9 @@ final class ProofTest extends TestCase
     {
         $data = [];
         foreach (['causes', 'events', 'signs'] as $name) {
-            $file = json_decode((string) file_get_contents(\dirname(__DIR__, 3)."/core/Knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR);
+            $file = json_decode(
+                (string) file_get_contents(\dirname(__DIR__, 3)."/core/Knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR,
+            );
             self::assertIsArray($file);
             self::assertIsArray($file[$name]);
             $data[$name] = array_map(static function (mixed $entry): mixed {

@@ -47,7 +47,8 @@ final class RankingTest extends TestCase
     {
         return Example::pushrodEight()
             ->sees('A2-E1', 'spring', 'coils_bright', 3)->sees('A2-E1', 'spring_seat', 'end_coil_dug', 2)
-            ->measures('A2-E1', 'installed_height', '1.720')->measures('A2-E1', 'bind_height', '1.150')->measures('A2-E1', 'net_lift', '0.565')
+            ->measures('A2-E1', 'installed_height', '1.720')->measures('A2-E1', 'bind_height', '1.150')
+            ->measures('A2-E1', 'net_lift', '0.565')
             ->claims('kind-E', 'installed_height', '1.800');
     }
 
@@ -66,7 +67,9 @@ final class RankingTest extends TestCase
 
     public function testAMechanismIsEstablishedWhileItsRootIsOpen(): void
     {
-        $ranking = self::rank(Example::pushrodEight()->sees('A2-E1', 'spring', 'coils_bright', 3)->sees('A2-E1', 'spring_seat', 'end_coil_dug', 2));
+        $ranking = self::rank(
+            Example::pushrodEight()->sees('A2-E1', 'spring', 'coils_bright', 3)->sees('A2-E1', 'spring_seat', 'end_coil_dug', 2),
+        );
         self::assertSame(Standing::OpenBetween, $ranking->standing);
         self::assertContains('coil_bind', $ranking->established);
         self::assertContains('installed_height_small', $ranking->leading);
@@ -96,7 +99,9 @@ final class RankingTest extends TestCase
         foreach (['A1-E1', 'A3-E1', 'B1-E1', 'B4-E1'] as $place) {
             $many->sees($place, 'spring', 'coils_bright', 3);
         }
-        self::assertEqualsWithDelta(self::gain(self::rank(self::bound()), 'installed_height_small'), self::gain(self::rank($many), 'installed_height_small'), 1e-9);
+        self::assertEqualsWithDelta(
+            self::gain(self::rank(self::bound()), 'installed_height_small'), self::gain(self::rank($many), 'installed_height_small'), 1e-9,
+        );
     }
 
     public function testOneContradictoryFindingLowersAndDoesNotFlip(): void
@@ -110,7 +115,11 @@ final class RankingTest extends TestCase
 
     public function testTwoIndependentTroublesAreNamedTogether(): void
     {
-        $ranking = self::rank(self::bound()->sees('A1', 'chamber', 'deck_gas_track', 3)->sees('A1', 'chamber', 'chamber_washed', 3)->sees('A1', 'chamber', 'compression_low', 3));
+        $ranking = self::rank(
+            self::bound()
+                ->sees('A1', 'chamber', 'deck_gas_track', 3)->sees('A1', 'chamber', 'chamber_washed', 3)
+                ->sees('A1', 'chamber', 'compression_low', 3),
+        );
         $leading = $ranking->leading;
         sort($leading);
         self::assertSame(['gasket_or_rings', 'installed_height_small'], $leading);
@@ -194,31 +203,71 @@ final class RankingTest extends TestCase
     {
         $weak = Example::bucketFour()->claims('kind-E', 'load_seat', '62', '1.440');
         foreach (['A1-E1' => '47', 'A2-E1' => '48', 'A3-E1' => '50', 'A4-E1' => '49'] as $place => $load) {
-            $weak->measures($place, 'load_seat', $load, '1.440')->sees($place, 'seat', 'seat_hammered', 2)->sees($place, 'valve', 'tip_peened', 2);
+            $weak->measures($place, 'load_seat', $load, '1.440')
+                ->sees($place, 'seat', 'seat_hammered', 2)->sees($place, 'valve', 'tip_peened', 2);
         }
 
         return [
             'spring_weak' => $weak->sees('engine', 'running', 'overspeed_seen', 0),
-            'over_speed' => Example::bucketFour()->sees('engine', 'running', 'overspeed_seen', 3)->sees('A1-E1', 'seat', 'seat_hammered', 2)->sees('A2-E1', 'lash_shim', 'lash_shim_thrown', 3)->sees('A2-E1', 'valve', 'tip_peened', 2)->sees('A1-E1', 'spring', 'spring_rust', 1),
-            'gas_force' => Example::bucketFour()->sees('engine', 'running', 'overrun_bangs', 3)->sees('A1-E1', 'seat', 'seat_hammered', 3)->sees('A2-E1', 'lobe', 'flank_landing', 2)->sees('engine', 'running', 'overspeed_seen', 0),
+            'over_speed' => Example::bucketFour()->sees(
+                'engine', 'running', 'overspeed_seen', 3,
+            )->sees('A1-E1', 'seat', 'seat_hammered', 2)->sees('A2-E1', 'lash_shim', 'lash_shim_thrown', 3)
+            ->sees('A2-E1', 'valve', 'tip_peened', 2)->sees('A1-E1', 'spring', 'spring_rust', 1),
+            'gas_force' => Example::bucketFour()->sees(
+                'engine', 'running', 'overrun_bangs', 3,
+            )->sees('A1-E1', 'seat', 'seat_hammered', 3)->sees('A2-E1', 'lobe', 'flank_landing', 2)
+            ->sees('engine', 'running', 'overspeed_seen', 0),
             'installed_height_small' => self::bound(),
-            'lift_beyond_spring' => Example::pushrodEight()->sees('A2-E1', 'spring', 'coils_bright', 3)->measures('A2-E1', 'net_lift', '0.640')->claims('kind-E', 'net_lift', '0.565')
-                ->measures('A2-E1', 'installed_height', '1.800')->measures('A2-E1', 'bind_height', '1.160')->claims('kind-E', 'installed_height', '1.800'),
-            'phase_off' => Example::bucketFour()->sees('engine', 'timing', 'phase_off_card', 3)->sees('A1-I1', 'piston_relief', 'piston_print', 3)->sees('A2-I1', 'piston_relief', 'piston_print', 2)->sees('A1-I1', 'valve', 'stem_bent', 3),
-            'retainer_over_travel' => Example::pushrodEight()->sees('A1-E1', 'retainer', 'retainer_printed', 3)->sees('A1-E1', 'seal', 'seal_torn', 3)
-                ->measures('A1-E1', 'installed_height', '1.800')->measures('A1-E1', 'seal_height', '1.000')->measures('A1-E1', 'retainer_depth', '0.240')->measures('A1-E1', 'net_lift', '0.560'),
-            'antiwear_low' => Example::pushrodEight()->sees('A1-E1', 'lobe', 'lobe_worn', 3)->sees('A3-E1', 'follower', 'follower_dished', 3)->sees('engine', 'oil', 'phosphorus_low', 3)->sees('engine', 'oil', 'oil_feed_blocked', 0)->looks('A1-E1', 'valve'),
-            'oil_starved' => Example::pushrodEight()->sees('A1-E1', 'lobe', 'lobe_worn', 3)->sees('engine', 'oil', 'oil_feed_blocked', 3)->sees('A1-E1', 'follower', 'skirt_scuffed', 2)->sees('engine', 'oil', 'phosphorus_low', 0),
-            'spring_pocket_misfit' => Example::pushrodEight()->sees('A1-E1', 'spring', 'spring_rubbed', 3)->measures('A1-E1', 'pocket_diameter', '1.540')->measures('A1-E1', 'outside_diameter', '1.541'),
-            'lock_groove_mismatch' => Example::pushrodEight()->sees('A1-E1', 'locks', 'locks_odd', 3)->sees('A1-E1', 'valve', 'groove_rolled', 3)->sees('A1-E1', 'retainer', 'bore_belled', 2)->sees('A1-E1', 'valve', 'valve_dropped', 3),
-            'element_stuck_up' => Example::hydraulicRollerEight()->sees('B1-E1', 'follower', 'element_stuck', 3)->sees('B1-E1', 'retainer', 'retainer_printed', 2)->sees('B1-E1', 'seat', 'leaks_light', 3),
-            'roller_fatigue' => Example::hydraulicRollerEight()->sees('A4-I1', 'follower', 'roller_flat', 3)->sees('A4-I1', 'follower', 'needles_loose', 3)->sees('engine', 'oil', 'filter_metal', 3)->sees('engine', 'oil', 'oil_feed_blocked', 0),
-            'spring_nick' => Example::pushrodEight()->sees('A1-I1', 'spring', 'spring_broken', 3)->sees('A1-I1', 'spring', 'fracture_nick', 3)->sees('A1-I1', 'spring', 'spring_rust', 2)->sees('engine', 'running', 'misfire_cold', 2),
-            'spring_fatigue' => Example::pushrodEight()->sees('A1-I1', 'spring', 'spring_broken', 3)->sees('A1-I1', 'spring', 'fracture_fatigue', 3)->sees('A1-I1', 'spring', 'fracture_nick', 0)->sees('A1-I1', 'spring', 'coils_bright', 0),
-            'valve_heat' => Example::bucketFour()->sees('A3-E1', 'valve', 'stem_necked', 3)->sees('A3-E1', 'valve', 'stem_heat_colour', 3)->sees('A3-E1', 'valve', 'face_burnt', 3),
-            'pushrod_not_seated' => Example::hydraulicRollerEight()->sees('A2-I1', 'pushrod', 'pushrod_out', 3)->sees('engine', 'running', 'ticks_always', 3)->sees('engine', 'running', 'new_since_assembly', 3),
-            'foreign_object' => Example::bucketFour()->sees('engine', 'tract', 'intake_pieces', 3)->sees('A2', 'piston', 'crown_struck', 3)->looks('A2-E1', 'valve', 'locks')->looks('A2-E2', 'valve', 'locks')->looks('A2-I1', 'valve', 'locks')->looks('A2-I2', 'valve', 'locks'),
-            'gasket_or_rings' => Example::pushrodEight()->sees('A1', 'chamber', 'deck_gas_track', 3)->sees('A2', 'chamber', 'compression_low', 2)->looks('A1-E1', 'valve', 'seat', 'spring'),
+            'lift_beyond_spring' => Example::pushrodEight()->sees(
+                'A2-E1', 'spring', 'coils_bright', 3,
+            )->measures('A2-E1', 'net_lift', '0.640')->claims('kind-E', 'net_lift', '0.565')
+                ->measures('A2-E1', 'installed_height', '1.800')->measures('A2-E1', 'bind_height', '1.160')
+                ->claims('kind-E', 'installed_height', '1.800'),
+            'phase_off' => Example::bucketFour()->sees('engine', 'timing', 'phase_off_card', 3)->sees(
+                'A1-I1', 'piston_relief', 'piston_print', 3,
+            )->sees('A2-I1', 'piston_relief', 'piston_print', 2)->sees('A1-I1', 'valve', 'stem_bent', 3),
+            'retainer_over_travel' => Example::pushrodEight()->sees(
+                'A1-E1', 'retainer', 'retainer_printed', 3,
+            )->sees('A1-E1', 'seal', 'seal_torn', 3)
+                ->measures('A1-E1', 'installed_height', '1.800')->measures('A1-E1', 'seal_height', '1.000')
+                ->measures('A1-E1', 'retainer_depth', '0.240')->measures('A1-E1', 'net_lift', '0.560'),
+            'antiwear_low' => Example::pushrodEight()->sees('A1-E1', 'lobe', 'lobe_worn', 3)->sees(
+                'A3-E1', 'follower', 'follower_dished', 3,
+            )->sees('engine', 'oil', 'phosphorus_low', 3)->sees('engine', 'oil', 'oil_feed_blocked', 0)->looks('A1-E1', 'valve'),
+            'oil_starved' => Example::pushrodEight()->sees('A1-E1', 'lobe', 'lobe_worn', 3)->sees(
+                'engine', 'oil', 'oil_feed_blocked', 3,
+            )->sees('A1-E1', 'follower', 'skirt_scuffed', 2)->sees('engine', 'oil', 'phosphorus_low', 0),
+            'spring_pocket_misfit' => Example::pushrodEight()->sees(
+                'A1-E1', 'spring', 'spring_rubbed', 3,
+            )->measures('A1-E1', 'pocket_diameter', '1.540')->measures('A1-E1', 'outside_diameter', '1.541'),
+            'lock_groove_mismatch' => Example::pushrodEight()->sees('A1-E1', 'locks', 'locks_odd', 3)->sees(
+                'A1-E1', 'valve', 'groove_rolled', 3,
+            )->sees('A1-E1', 'retainer', 'bore_belled', 2)->sees('A1-E1', 'valve', 'valve_dropped', 3),
+            'element_stuck_up' => Example::hydraulicRollerEight()->sees('B1-E1', 'follower', 'element_stuck', 3)->sees(
+                'B1-E1', 'retainer', 'retainer_printed', 2,
+            )->sees('B1-E1', 'seat', 'leaks_light', 3),
+            'roller_fatigue' => Example::hydraulicRollerEight()->sees('A4-I1', 'follower', 'roller_flat', 3)->sees(
+                'A4-I1', 'follower', 'needles_loose', 3,
+            )->sees('engine', 'oil', 'filter_metal', 3)->sees('engine', 'oil', 'oil_feed_blocked', 0),
+            'spring_nick' => Example::pushrodEight()->sees('A1-I1', 'spring', 'spring_broken', 3)->sees(
+                'A1-I1', 'spring', 'fracture_nick', 3,
+            )->sees('A1-I1', 'spring', 'spring_rust', 2)->sees('engine', 'running', 'misfire_cold', 2),
+            'spring_fatigue' => Example::pushrodEight()->sees('A1-I1', 'spring', 'spring_broken', 3)->sees(
+                'A1-I1', 'spring', 'fracture_fatigue', 3,
+            )->sees('A1-I1', 'spring', 'fracture_nick', 0)->sees('A1-I1', 'spring', 'coils_bright', 0),
+            'valve_heat' => Example::bucketFour()->sees('A3-E1', 'valve', 'stem_necked', 3)->sees(
+                'A3-E1', 'valve', 'stem_heat_colour', 3,
+            )->sees('A3-E1', 'valve', 'face_burnt', 3),
+            'pushrod_not_seated' => Example::hydraulicRollerEight()->sees('A2-I1', 'pushrod', 'pushrod_out', 3)->sees(
+                'engine', 'running', 'ticks_always', 3,
+            )->sees('engine', 'running', 'new_since_assembly', 3),
+            'foreign_object' => Example::bucketFour()->sees(
+                'engine', 'tract', 'intake_pieces', 3,
+            )->sees('A2', 'piston', 'crown_struck', 3)->looks('A2-E1', 'valve', 'locks')->looks('A2-E2', 'valve', 'locks')
+            ->looks('A2-I1', 'valve', 'locks')->looks('A2-I2', 'valve', 'locks'),
+            'gasket_or_rings' => Example::pushrodEight()->sees('A1', 'chamber', 'deck_gas_track', 3)->sees(
+                'A2', 'chamber', 'compression_low', 2,
+            )->looks('A1-E1', 'valve', 'seat', 'spring'),
         ];
     }
 
@@ -226,14 +275,21 @@ final class RankingTest extends TestCase
     {
         foreach (self::archetypes() as $code => $example) {
             $ranking = self::rank($example);
-            self::assertSame($code, $ranking->causes[0]->cause->code, \sprintf('%s should come first; %s does with %.2f', $code, $ranking->causes[0]->cause->code, $ranking->causes[0]->probability));
+            self::assertSame(
+                $code, $ranking->causes[0]->cause->code,
+                \sprintf(
+                    '%s should come first; %s does with %.2f', $code, $ranking->causes[0]->cause->code, $ranking->causes[0]->probability,
+                ),
+            );
             self::assertNotSame(Standing::NotEnough, $ranking->standing, $code);
         }
     }
 
     public function testArchetypesCoverEveryFamily(): void
     {
-        $families = array_map(static fn (string $code): string => Example::knowledge()->network->causes[$code]->family, array_keys(self::archetypes()));
+        $families = array_map(
+            static fn (string $code): string => Example::knowledge()->network->causes[$code]->family, array_keys(self::archetypes()),
+        );
         self::assertSame([], array_diff(array_keys(Example::knowledge()->families), [...$families, 'assembly', 'foreign', 'outside']));
     }
 

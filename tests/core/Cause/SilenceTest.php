@@ -40,7 +40,9 @@ final class SilenceTest extends TestCase
         self::assertTrue($items['ticks_cold_fades']->isPresent);
         self::assertArrayNotHasKey('ticks_always', $items, 'Who hears one noise has not denied another.');
         $none = self::items(Example::pushrodEight()->answers('engine', 'noise', 'none'));
-        self::assertSame([false, false], [$none['ticks_always']->isPresent, $none['ticks_cold_fades']->isPresent], 'This choice denies all of them.');
+        self::assertSame(
+            [false, false], [$none['ticks_always']->isPresent, $none['ticks_cold_fades']->isPresent], 'This choice denies all of them.',
+        );
     }
 
     public function testAComparisonWithinASetAccusesAndNeverAcquits(): void
@@ -62,18 +64,25 @@ final class SilenceTest extends TestCase
             ['hash' => $newer, 'added' => ['spring_rust'], 'dropped' => ['seal_torn']],
         ]];
         $knowledge = Knowledge::fromArray($files);
-        $listed = static fn (string $sign): array => array_map(static fn (?string $edition): bool => $knowledge->listed($sign, $edition), [$older, $newer, $unknown, null]);
+        $listed = static fn (string $sign): array => array_map(
+            static fn (?string $edition): bool => $knowledge->listed($sign, $edition), [$older, $newer, $unknown, null],
+        );
         self::assertSame([true, true, true, true], $listed('coils_bright'));
-        self::assertSame([false, true, false, true], $listed('spring_rust'), 'An older look did not ask for it, and of an unknown edition nobody knows.');
+        self::assertSame(
+            [false, true, false, true], $listed('spring_rust'), 'An older look did not ask for it, and of an unknown edition nobody knows.',
+        );
         self::assertSame([true, false, false, true], $listed('seal_torn'));
 
         $denied = static function (string $edition) use ($knowledge): array {
             $look = Entry::fromNode(Node::root([
-                'id' => '01900000-0000-7000-8000-000000000001', 'kind' => 'look', 'by' => 'tests', 'at' => '2026-11-25T10:00:00Z', 'knowledge' => $edition,
+                'id' => '01900000-0000-7000-8000-000000000001', 'kind' => 'look', 'by' => 'tests', 'at' => '2026-11-25T10:00:00Z',
+                'knowledge' => $edition,
                 'slot' => ['place' => 'A1-E1', 'part' => 'spring', 'item' => 'look', 'index' => null], 'data' => ['state' => 'as_found'],
             ]));
 
-            return Assessment::of(new CaseFile(Example::pushrodEight()->engine(), new Settings(UnitSystem::Inch, 'usual'), EntryLog::of([$look])), $knowledge)->items();
+            return Assessment::of(
+                new CaseFile(Example::pushrodEight()->engine(), new Settings(UnitSystem::Inch, 'usual'), EntryLog::of([$look])), $knowledge,
+            )->items();
         };
         self::assertFalse($denied($newer)['spring_rust']->isPresent);
         self::assertArrayNotHasKey('spring_rust', $denied($older));
@@ -138,7 +147,9 @@ final class SilenceTest extends TestCase
             'OPEN_UNEXPLAINED' => 0.4, 'OPEN_PROBABILITY' => 0.05, 'PAIR_PROBABILITY' => 0.25,
             'BROUGHT_ABOUT' => 0.5, 'WEIGHED' => 12,
         ], (new \ReflectionClass(Ranker::class))->getConstants());
-        self::assertSame(['UNANSWERED' => 0.30, 'LOOKED_ABSENT' => 0.04, 'NOTHING' => 1e-9], (new \ReflectionClass(Evidence::class))->getConstants());
+        self::assertSame(
+            ['UNANSWERED' => 0.30, 'LOOKED_ABSENT' => 0.04, 'NOTHING' => 1e-9], (new \ReflectionClass(Evidence::class))->getConstants(),
+        );
         self::assertSame(['WORTH' => 0.02], (new \ReflectionClass(Attention::class))->getConstants());
     }
 

@@ -12,7 +12,10 @@ use PHPUnit\Framework\TestCase;
 
 final class NodeTest extends TestCase
 {
-    private const DOCUMENT = ['name' => ' Bench ', 'count' => 3, 'share' => 0.5, 'on' => true, 'layout' => 'vee', 'list' => [['x' => 1], ['x' => 'one']], 'empty' => [], 'nothing' => null];
+    private const DOCUMENT = [
+        'name' => ' Bench ', 'count' => 3, 'share' => 0.5, 'on' => true, 'layout' => 'vee', 'list' => [['x' => 1], ['x' => 'one']],
+        'empty' => [], 'nothing' => null,
+    ];
 
     public function testTypedReading(): void
     {
@@ -33,15 +36,23 @@ final class NodeTest extends TestCase
     /** @return iterable<string, array{\Closure(Node): mixed, string, string}> reading, pointer, words */
     public static function wrong(): iterable
     {
-        yield 'missing' => [static fn (Node $n): string => $n->get('missing')->text(), '/missing', 'nothing stands here; accepted is a text'];
+        yield 'missing' => [
+            static fn (Node $n): string => $n->get('missing')->text(), '/missing', 'nothing stands here; accepted is a text',
+        ];
         yield 'number for text' => [static fn (Node $n): string => $n->get('count')->text(), '/count', '3 stands here'];
-        yield 'text for number' => [static fn (Node $n): float => $n->get('name')->number(), '/name', '" Bench " stands here; accepted is a number'];
+        yield 'text for number' => [
+            static fn (Node $n): float => $n->get('name')->number(), '/name', '" Bench " stands here; accepted is a number',
+        ];
         yield 'fraction for whole' => [static fn (Node $n): int => $n->get('share')->whole(0, 1), '/share', 'a whole number from 0 to 1'];
         yield 'out of range' => [static fn (Node $n): int => $n->get('count')->whole(4, 9), '/count', 'from 4 to 9'];
         yield 'text for flag' => [static fn (Node $n): bool => $n->get('name')->flag(), '/name', 'true or false'];
-        yield 'unknown choice' => [static fn (Node $n): mixed => $n->get('name')->choice(Layout::class), '/name', 'one of inline, vee, flat'];
+        yield 'unknown choice' => [
+            static fn (Node $n): mixed => $n->get('name')->choice(Layout::class), '/name', 'one of inline, vee, flat',
+        ];
         yield 'object for list' => [static fn (Node $n): array => $n->items(), '', 'an object stands here; accepted is a list'];
-        yield 'list for object' => [static fn (Node $n): array => $n->get('list')->map(), '/list', 'a list stands here; accepted is an object'];
+        yield 'list for object' => [
+            static fn (Node $n): array => $n->get('list')->map(), '/list', 'a list stands here; accepted is an object',
+        ];
         yield 'deep' => [static fn (Node $n): int => $n->get('list')->items()[1]->get('x')->whole(0, 9), '/list/1/x', '"one" stands here'];
         yield 'blank' => [static fn (Node $n): string => Node::root(['name' => '  '])->get('name')->word(), '/name', 'it is empty'];
         yield 'too long' => [static fn (Node $n): string => $n->get('name')->text(3), '/name', '7 characters; at most 3'];

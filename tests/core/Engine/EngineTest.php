@@ -26,10 +26,15 @@ final class EngineTest extends TestCase
     {
         $engine = self::engine(['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 8]);
         self::assertSame('4E', $engine->placeLabel('B2-E1'));
-        $renumbered = self::engine(['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 8, 'numbering' => ['A' => [1, 2, 3, 4], 'B' => [5, 6, 7, 8]]]);
+        $renumbered = self::engine(
+            ['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 8, 'numbering' => ['A' => [1, 2, 3, 4], 'B' => [5, 6, 7, 8]]],
+        );
         self::assertSame('6E', $renumbered->placeLabel('B2-E1'));
         self::assertSame('cylinder 6', $renumbered->placeLabel('B2'));
-        self::assertSame('3I2', self::engine(['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4, 'intake_valves' => 3])->placeLabel('A3-I2'));
+        self::assertSame(
+            '3I2',
+            self::engine(['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4, 'intake_valves' => 3])->placeLabel('A3-I2'),
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -40,10 +45,18 @@ final class EngineTest extends TestCase
         yield 'unknown drive' => [['layout' => 'inline', 'drive' => 'magnet', 'cylinders' => 4], '/drive'];
         yield 'cylinders as text' => [['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 'four'], '/cylinders'];
         yield 'six valves' => [['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4, 'intake_valves' => 6], '/intake_valves'];
-        yield 'number twice' => [['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 2, 'numbering' => ['A' => [1, 1]]], '/numbering'];
-        yield 'bank too short' => [['layout' => 'vee', 'drive' => 'bucket', 'cylinders' => 4, 'numbering' => ['A' => [1], 'B' => [3, 4]]], '/numbering/A'];
-        yield 'firing order misses one' => [['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4, 'firing_order' => [1, 3, 4]], '/firing_order'];
-        yield 'valve order' => [['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 4, 'valve_order' => ['A' => 'EEII', 'B' => 'EIIE']], '/valve_order/A'];
+        yield 'number twice' => [
+            ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 2, 'numbering' => ['A' => [1, 1]]], '/numbering',
+        ];
+        yield 'bank too short' => [
+            ['layout' => 'vee', 'drive' => 'bucket', 'cylinders' => 4, 'numbering' => ['A' => [1], 'B' => [3, 4]]], '/numbering/A',
+        ];
+        yield 'firing order misses one' => [
+            ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4, 'firing_order' => [1, 3, 4]], '/firing_order',
+        ];
+        yield 'valve order' => [
+            ['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 4, 'valve_order' => ['A' => 'EEII', 'B' => 'EIIE']], '/valve_order/A',
+        ];
         yield 'absurd speed' => [['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4, 'reached_speed' => 99999], '/reached_speed'];
     }
 
@@ -114,12 +127,18 @@ final class EngineTest extends TestCase
         $bores = array_column($plan->bores, null, 'cylinder');
         foreach ($plan->cells as $i => $cell) {
             $bore = $bores[explode('-', $cell['station'])[0]];
-            self::assertLessThanOrEqual($bore['radius'] + 0.01, hypot($cell['x'] - $bore['x'], $cell['y'] - $bore['y']) + $cell['radius'], $cell['station'].' stands out of its bore');
+            self::assertLessThanOrEqual(
+                $bore['radius'] + 0.01, hypot($cell['x'] - $bore['x'], $cell['y'] - $bore['y']) + $cell['radius'],
+                $cell['station'].' stands out of its bore',
+            );
             self::assertGreaterThan($cell['radius'], $cell['x']);
             self::assertLessThan($plan->width - $cell['radius'], $cell['x']);
             self::assertLessThan($plan->height - $cell['radius'], $cell['y']);
             foreach (\array_slice($plan->cells, $i + 1) as $other) {
-                self::assertGreaterThanOrEqual($cell['radius'] + $other['radius'] - 0.01, hypot($cell['x'] - $other['x'], $cell['y'] - $other['y']), $cell['station'].' lies over '.$other['station']);
+                self::assertGreaterThanOrEqual(
+                    $cell['radius'] + $other['radius'] - 0.01, hypot($cell['x'] - $other['x'], $cell['y'] - $other['y']),
+                    $cell['station'].' lies over '.$other['station'],
+                );
             }
         }
         foreach ($plan->bores as $i => $bore) {
@@ -135,7 +154,9 @@ final class EngineTest extends TestCase
         $vee = array_column(HeadPlan::of(self::engine(['layout' => 'vee', 'drive' => 'bucket', 'cylinders' => 6]))->cells, null, 'station');
         self::assertGreaterThan($vee['A1-E1']['x'], $vee['A1-I1']['x']);
         self::assertLessThan($vee['B1-E1']['x'], $vee['B1-I1']['x']);
-        $pushrod = array_column(HeadPlan::of(self::engine(['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 8]))->cells, null, 'station');
+        $pushrod = array_column(
+            HeadPlan::of(self::engine(['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 8]))->cells, null, 'station',
+        );
         self::assertLessThan($pushrod['A1-I1']['y'], $pushrod['A1-E1']['y']);
         self::assertLessThan($pushrod['A2-E1']['y'], $pushrod['A2-I1']['y']);
     }

@@ -24,7 +24,8 @@ final class EntryLogTest extends TestCase
 
         return Entry::fromNode(Node::root([
             'id' => $id($number), 'kind' => $kind, 'slot' => ['place' => $place, 'part' => 'seat', 'item' => 'seat_hammered'],
-            'supersedes' => null === $supersedes ? null : $id($supersedes), 'by' => 'tests', 'at' => '2026-11-25T11:00:00+02:00', 'data' => ['severity' => 1],
+            'supersedes' => null === $supersedes ? null : $id($supersedes), 'by' => 'tests', 'at' => '2026-11-25T11:00:00+02:00',
+            'data' => ['severity' => 1],
         ]));
     }
 
@@ -50,7 +51,10 @@ final class EntryLogTest extends TestCase
 
     public function testABrokenChainIsRefused(): void
     {
-        foreach ([[self::entry(1, null), self::entry(2, null)], [self::entry(1, null), self::entry(2, 9)], [self::entry(1, null), self::entry(1, 1)], [self::entry(1, 5)]] as $entries) {
+        foreach ([
+            [self::entry(1, null), self::entry(2, null)], [self::entry(1, null), self::entry(2, 9)],
+            [self::entry(1, null), self::entry(1, 1)], [self::entry(1, 5)],
+        ] as $entries) {
             try {
                 EntryLog::of($entries);
                 self::fail('It was accepted.');
@@ -63,7 +67,10 @@ final class EntryLogTest extends TestCase
     public function testTheHeadsAloneAreAsGoodAsTheWholeLog(): void
     {
         $entries = [self::entry(1, null), self::entry(2, 1), self::entry(3, null, place: 'A2-E1')];
-        self::assertEquals(EntryLog::of($entries)->standing(EntryKind::Finding), EntryLog::ofHeads([$entries[1], $entries[2]])->standing(EntryKind::Finding));
+        self::assertEquals(
+            EntryLog::of($entries)->standing(EntryKind::Finding),
+            EntryLog::ofHeads([$entries[1], $entries[2]])->standing(EntryKind::Finding),
+        );
     }
 
     public function testAnEntryWrittenOutAndReadBackIsTheSame(): void
@@ -89,6 +96,8 @@ final class EntryLogTest extends TestCase
         self::assertEqualsWithDelta(0.02 * 200 * $pound / sqrt(3), $large->contributions['gauge spring_tester gain'], 1e-9);
         self::assertEqualsWithDelta(1.0 * $pound / sqrt(3), $small->contributions['gauge spring_tester gain'], 1e-9);
         self::assertEqualsWithDelta(0.005 * 200 * $pound / sqrt(3), $large->contributions['reading a'], 1e-9);
-        self::assertSame($tester->toArray(), Gauge::fromNode(Node::root($tester->toArray()))->toArray(), 'Its figures travel with each reading.');
+        self::assertSame(
+            $tester->toArray(), Gauge::fromNode(Node::root($tester->toArray()))->toArray(), 'Its figures travel with each reading.',
+        );
     }
 }

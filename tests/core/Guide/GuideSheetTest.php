@@ -53,7 +53,9 @@ final class GuideSheetTest extends TestCase
     /** The same stem is too tight for an exhaust, which runs hotter: its window begins at 0.0015. */
     public function testTheWindowDiffersByKindOfValve(): void
     {
-        $read = static fn (string $place): ?Margin => self::read(Example::bucketFour(), $place, ['top.along' => 3429], ['top.along' => 3417])
+        $read = static fn (string $place): ?Margin => self::read(
+            Example::bucketFour(), $place, ['top.along' => 3429], ['top.along' => 3417],
+        )
             ->bench()->margin($place, 'stem_clearance');
         self::assertTrue($read('A1-I1')?->isInside());
         self::assertTrue($read('A1-E1')?->isOutside());
@@ -111,14 +113,20 @@ final class GuideSheetTest extends TestCase
         $tight = static fn (): Example => self::read(Example::bucketFour(), 'A1-I1', ['top.along' => 3435], ['top.along' => 3417]);
         $margin = $tight()->claims('kind-I', 'stem_clearance.least', '0.0022')->bench()->margin('A1-I1', 'stem_clearance');
         self::assertSame([Verdict::Outside, Limit::MAKER], [$margin?->verdict, $margin?->limit->ruling]);
-        self::assertSame(Verdict::Inside, $tight()->claims('kind-E', 'stem_clearance.least', '0.0022')->bench()->margin('A1-I1', 'stem_clearance')?->verdict);
-        $makers = $tight()->makers('kind-I', Part::Guide, 'stem_clearance.most', 0.0012, Unit::Inch)->bench()->margin('A1-I1', 'stem_clearance');
+        self::assertSame(
+            Verdict::Inside,
+            $tight()->claims('kind-E', 'stem_clearance.least', '0.0022')->bench()->margin('A1-I1', 'stem_clearance')?->verdict,
+        );
+        $makers = $tight()
+            ->makers('kind-I', Part::Guide, 'stem_clearance.most', 0.0012, Unit::Inch)->bench()->margin('A1-I1', 'stem_clearance');
         self::assertSame(Verdict::Outside, $makers?->verdict);
     }
 
     public function testGuideBeforeSeatIsSaidWhereAGuideIsOutside(): void
     {
-        $sheet = static fn (Example $example): array => ($bench = $example->bench())->remarks($bench->sheets->named('guides') ?? self::fail('no sheet'));
+        $sheet = static fn (Example $example): array => ($bench = $example->bench())->remarks(
+            $bench->sheets->named('guides') ?? self::fail('no sheet'),
+        );
         $good = self::read(Example::bucketFour(), 'A1-I1', ['top.along' => 3435], ['top.along' => 3417]);
         self::assertSame([], $sheet($good));
         self::assertSame(

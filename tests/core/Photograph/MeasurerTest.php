@@ -36,7 +36,9 @@ final class MeasurerTest extends TestCase
         self::assertEqualsWithDelta(5.0, $length->quantity()->in(Unit::Millimetre), 1e-12, '150 of 300 pixels of 10 mm');
         // Two ends placed to 2 px each, rectangular, along the line; the same for the scale, and half a tenth of a millimetre in it.
         $u = 2 / sqrt(3) * sqrt(2);
-        self::assertEqualsWithDelta(5 * sqrt(($u / 150) ** 2 + ($u / 300) ** 2 + (0.05 / sqrt(3) / 10) ** 2), $length->standard() * 1000, 1e-6);
+        self::assertEqualsWithDelta(
+            5 * sqrt(($u / 150) ** 2 + ($u / 300) ** 2 + (0.05 / sqrt(3) / 10) ** 2), $length->standard() * 1000, 1e-6,
+        );
     }
 
     public function testADiameterIsThatOfTheCircleThroughThreePoints(): void
@@ -55,14 +57,18 @@ final class MeasurerTest extends TestCase
 
     public function testALargerPictureIsMeasuredBetter(): void
     {
-        $u = static fn (float $factor): float => Measurer::by(Annotation::of(self::SHA, Shape::Scale, [[0, 0], [300 * $factor, 0]], '', new Typed(10, Unit::Millimetre, 4)))->measure(self::drawn(Shape::Length, [[0, 0], [150 * $factor, 0]]))?->standard() ?? \INF;
+        $u = static fn (float $factor): float => Measurer::by(
+            Annotation::of(self::SHA, Shape::Scale, [[0, 0], [300 * $factor, 0]], '', new Typed(10, Unit::Millimetre, 4)),
+        )->measure(self::drawn(Shape::Length, [[0, 0], [150 * $factor, 0]]))?->standard() ?? \INF;
         self::assertEqualsWithDelta(2.0, $u(1) / $u(2), 1e-4);
     }
 
     public function testWhatCannotBeMeasuredIsNot(): void
     {
         self::assertNull(Measurer::by(null)->measure(self::drawn(Shape::Length, [[0, 0], [9, 9]])), 'no scale');
-        self::assertNull(Measurer::by(self::scale())->measure(self::drawn(Shape::Diameter, [[0, 0], [50, 1], [100, 0]])), 'nearly on a line');
+        self::assertNull(
+            Measurer::by(self::scale())->measure(self::drawn(Shape::Diameter, [[0, 0], [50, 1], [100, 0]])), 'nearly on a line',
+        );
         self::assertNull(Measurer::by(self::scale())->measure(self::drawn(Shape::Angle, [[0, 0], [0, 0], [5, 5]])), 'no corner');
         self::assertNull(Measurer::by(self::scale())->measure(self::drawn(Shape::Arrow, [[0, 0], [5, 5]])), 'not a measure');
     }
@@ -73,7 +79,9 @@ final class MeasurerTest extends TestCase
         $scale = Annotation::of(self::SHA, Shape::Scale, [[12.34, 5], [400, 5.06]], 'the rule', new Typed(0.25, Unit::Inch, 3));
         $data = $scale->toArray();
         $annotation = Node::root($data)->get('annotation');
-        self::assertSame(['http://www.w3.org/ns/anno.jsonld', 'Annotation'], [$annotation->get('@context')->raw(), $annotation->get('type')->raw()]);
+        self::assertSame(
+            ['http://www.w3.org/ns/anno.jsonld', 'Annotation'], [$annotation->get('@context')->raw(), $annotation->get('type')->raw()],
+        );
         self::assertSame('SvgSelector', $annotation->get('target')->get('selector')->get('type')->raw());
         $again = Annotation::fromNode(Node::root($data));
         self::assertSame($data, $again->toArray());

@@ -94,7 +94,9 @@ final class EntryParserTest extends TestCase
                     $parser->parse($text, $column->range);
                 } catch (NotUnderstood $refusal) {
                     foreach ($refusal->offers as $offer) {
-                        self::assertTrue($column->range->holds($parser->parse($offer, $column->range)->quantity()), $column->code.': '.$offer);
+                        self::assertTrue(
+                            $column->range->holds($parser->parse($offer, $column->range)->quantity()), $column->code.': '.$offer,
+                        );
                     }
                 }
             }

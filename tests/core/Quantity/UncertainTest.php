@@ -60,7 +60,9 @@ final class UncertainTest extends TestCase
     {
         $odd = Uncertain::median([self::length(3, ['c' => 0.3]), self::length(1, ['a' => 0.1]), self::length(2, ['b' => 0.2])]);
         self::assertSame([2.0, 0.2], [$odd->base, $odd->standard()]);
-        $even = Uncertain::median([self::length(1, ['a' => 0.6]), self::length(4, ['d' => 9]), self::length(2, ['b' => 0.8]), self::length(0, [])]);
+        $even = Uncertain::median(
+            [self::length(1, ['a' => 0.6]), self::length(4, ['d' => 9]), self::length(2, ['b' => 0.8]), self::length(0, [])],
+        );
         self::assertSame(1.5, $even->base);
         self::assertEqualsWithDelta(0.5, $even->standard(), 1e-12);
     }

@@ -39,7 +39,10 @@ final class UnitSystemTest extends TestCase
 
     public function testNonsenseIsRefused(): void
     {
-        foreach ([static fn () => Quantity::of(\NAN, Unit::Inch), static fn () => Quantity::of(1, Unit::Inch)->in(Unit::Newton), static fn () => new PlausibleRange(Quantity::base(2, Dimension::Length), Quantity::base(1, Dimension::Length))] as $nonsense) {
+        foreach ([
+            static fn () => Quantity::of(\NAN, Unit::Inch), static fn () => Quantity::of(1, Unit::Inch)->in(Unit::Newton),
+            static fn () => new PlausibleRange(Quantity::base(2, Dimension::Length), Quantity::base(1, Dimension::Length)),
+        ] as $nonsense) {
             try {
                 $nonsense();
                 self::fail('It was accepted.');

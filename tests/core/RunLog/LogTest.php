@@ -28,27 +28,47 @@ final class LogTest extends TestCase
 {
     private static function thresholds(): Thresholds
     {
-        return Thresholds::fromNode(Node::root(['over_speed' => 7000, 'limiter' => 7200, 'oil_per_thousand' => 0.69, 'oil_temperature' => 120]));
+        return Thresholds::fromNode(
+            Node::root(['over_speed' => 7000, 'limiter' => 7200, 'oil_per_thousand' => 0.69, 'oil_temperature' => 120]),
+        );
     }
 
     /** @return array<string, array{int, string}> index and unit by channel */
     private static function mapping(LogFormat $format): array
     {
-        return array_column(array_map(static fn (ColumnOfLog $column): array => [$column->channel->value, [$column->index, $column->unit]], $format->columns), 1, 0);
+        return array_column(
+            array_map(
+                static fn (ColumnOfLog $column): array => [$column->channel->value, [$column->index, $column->unit]], $format->columns,
+            ),
+            1, 0,
+        );
     }
 
     public function testCommasPointsAndUnitsInBracketsAreRecognised(): void
     {
-        $format = LogFormat::recognise("Time (s),Engine speed (rpm),MAP [kPa],Exhaust back pressure [psi],Oil pressure (bar),Oil temp (°C),TPS (%)\n0.00,900,101.2,1.1,2.5,80,3\n0.02,910,101.0,1.1,2.5,80,3\n");
+        $format = LogFormat::recognise(
+            "Time (s),Engine speed (rpm),MAP [kPa],Exhaust back pressure [psi],Oil pressure (bar),Oil temp (°C),TPS (%)\n"
+            ."0.00,900,101.2,1.1,2.5,80,3\n0.02,910,101.0,1.1,2.5,80,3\n",
+        );
         self::assertSame([',', '.', 1, []], [$format->delimiter, $format->decimal, $format->headerLines, $format->doubts]);
-        self::assertSame(['time' => [0, 's'], 'speed' => [1, 'rpm'], 'boost' => [2, 'kpa'], 'exhaust_pressure' => [3, 'psi'], 'oil_pressure' => [4, 'bar'], 'oil_temperature' => [5, '°c'], 'throttle' => [6, '%']], self::mapping($format));
+        self::assertSame(
+            [
+                'time' => [0, 's'], 'speed' => [1, 'rpm'], 'boost' => [2, 'kpa'], 'exhaust_pressure' => [3, 'psi'],
+                'oil_pressure' => [4, 'bar'], 'oil_temperature' => [5, '°c'], 'throttle' => [6, '%'],
+            ],
+            self::mapping($format),
+        );
     }
 
     public function testSemicolonsDecimalCommasAndALineOfUnitsAreRecognised(): void
     {
-        $format = LogFormat::recognise("\xEF\xBB\xBFRun 12, wet\r\nZeit;Drehzahl;Ladedruck;Öldruck\r\ns;1/min;mbar;bar\r\n0,00;950;12,5;2,4\r\n0,05;961;12,6;2,4\r\n");
+        $format = LogFormat::recognise(
+            "\xEF\xBB\xBFRun 12, wet\r\nZeit;Drehzahl;Ladedruck;Öldruck\r\ns;1/min;mbar;bar\r\n0,00;950;12,5;2,4\r\n0,05;961;12,6;2,4\r\n",
+        );
         self::assertSame([';', ',', 3], [$format->delimiter, $format->decimal, $format->headerLines]);
-        self::assertSame(['time' => [0, 's'], 'speed' => [1, '1/min'], 'boost' => [2, 'mbar'], 'oil_pressure' => [3, 'bar']], self::mapping($format));
+        self::assertSame(
+            ['time' => [0, 's'], 'speed' => [1, '1/min'], 'boost' => [2, 'mbar'], 'oil_pressure' => [3, 'bar']], self::mapping($format),
+        );
         $row = $format->read('0,05;961;12,6;2,4', 5);
         self::assertEqualsWithDelta(['time' => 0.05, 'speed' => 961.0, 'boost' => 0.0126, 'oil_pressure' => 2.4], $row ?? [], 1e-12);
     }
@@ -64,7 +84,10 @@ final class LogTest extends TestCase
 
     public function testAMissingChannelIsSaid(): void
     {
-        self::assertStringContainsString('No column could be recognised as engine speed', implode(' ', LogFormat::recognise("Time (s),Boost (bar)\n0,0.1\n1,0.2\n")->doubts));
+        self::assertStringContainsString(
+            'No column could be recognised as engine speed',
+            implode(' ', LogFormat::recognise("Time (s),Boost (bar)\n0,0.1\n1,0.2\n")->doubts),
+        );
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -87,10 +110,19 @@ final class LogTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function badMappings(): iterable
     {
-        $good = ['delimiter' => ',', 'decimal' => '.', 'header_lines' => 1, 'columns' => [['index' => 0, 'channel' => 'time', 'unit' => 's'], ['index' => 1, 'channel' => 'speed', 'unit' => 'rpm']]];
+        $good = [
+            'delimiter' => ',', 'decimal' => '.', 'header_lines' => 1,
+            'columns' => [['index' => 0, 'channel' => 'time', 'unit' => 's'], ['index' => 1, 'channel' => 'speed', 'unit' => 'rpm']],
+        ];
         yield 'no speed' => [['columns' => [$good['columns'][0]]] + $good, 'no column holds the engine speed'];
-        yield 'a unit of something else' => [['columns' => [['index' => 0, 'channel' => 'time', 'unit' => 'bar'], $good['columns'][1]]] + $good, 'no unit that is known here: “bar”'];
-        yield 'one channel twice' => [['columns' => [...$good['columns'], ['index' => 2, 'channel' => 'speed', 'unit' => 'rpm']]] + $good, 'two columns are said to hold the engine speed'];
+        yield 'a unit of something else' => [
+            ['columns' => [['index' => 0, 'channel' => 'time', 'unit' => 'bar'], $good['columns'][1]]] + $good,
+            'no unit that is known here: “bar”',
+        ];
+        yield 'one channel twice' => [
+            ['columns' => [...$good['columns'], ['index' => 2, 'channel' => 'speed', 'unit' => 'rpm']]] + $good,
+            'two columns are said to hold the engine speed',
+        ];
         yield 'comma for both' => [['decimal' => ','] + $good, 'not the same'];
     }
 
@@ -118,7 +150,10 @@ final class LogTest extends TestCase
         $kept = static fn (Channel $channel, string $unit, float $number): float => (new ColumnOfLog(0, $channel, $unit))->toKept($number);
         self::assertEqualsWithDelta(100.0, $kept(Channel::OilTemperature, '°f', 212), 1e-9);
         self::assertEqualsWithDelta(0.0, $kept(Channel::OilTemperature, 'k', 273.15), 1e-9);
-        self::assertEqualsWithDelta((float) trim((string) shell_exec("units --terse --output-format '%.12g' '14.7 psi' bar")), $kept(Channel::OilPressure, 'psi', 14.7), 1e-9);
+        self::assertEqualsWithDelta(
+            (float) trim((string) shell_exec("units --terse --output-format '%.12g' '14.7 psi' bar")),
+            $kept(Channel::OilPressure, 'psi', 14.7), 1e-9,
+        );
         self::assertSame(6000.0, $kept(Channel::Speed, 'hz', 100));
         self::assertSame(50.0, $kept(Channel::Throttle, '', 0.5));
     }
@@ -151,7 +186,9 @@ final class LogTest extends TestCase
         self::assertSame(2, $result->totals['over_speed']['count']);
         self::assertEqualsWithDelta(0.4, $result->totals['over_speed']['seconds'], 1e-9);
         self::assertCount(2, $result->episodes);
-        self::assertEqualsWithDelta([2.0, 0.3, 7400.0], [$result->episodes[0]->from, $result->episodes[0]->seconds, $result->episodes[0]->worst], 1e-9);
+        self::assertEqualsWithDelta(
+            [2.0, 0.3, 7400.0], [$result->episodes[0]->from, $result->episodes[0]->seconds, $result->episodes[0]->worst], 1e-9,
+        );
         self::assertSame(7400.0, round($result->peaks['speed']['value'], 6));
         self::assertArrayNotHasKey('at_limiter', $result->totals, 'off the throttle it is not the limiter');
     }
@@ -159,23 +196,38 @@ final class LogTest extends TestCase
     public function testOneFlickerIsOneEpisode(): void
     {
         $speeds = [6900, 7100, 6990, 7100, 6900, 6900, 6900, 6900];
-        $result = self::analyse(array_map(static fn (int $speed, int $i): array => ['time' => $i * 0.05, 'speed' => (float) $speed], $speeds, array_keys($speeds)));
+        $result = self::analyse(
+            array_map(
+                static fn (int $speed, int $i): array => ['time' => $i * 0.05, 'speed' => (float) $speed], $speeds, array_keys($speeds),
+            ),
+        );
         self::assertSame(1, $result->totals['over_speed']['count']);
     }
 
     public function testTimeAtTheLimiterIsTakenWithTheThrottleOpen(): void
     {
-        $result = self::analyse(array_map(static fn (int $i): array => ['time' => $i / 10, 'speed' => $i < 20 ? 7150.0 : 6000.0, 'throttle' => 100.0], range(0, 40)));
+        $result = self::analyse(
+            array_map(
+                static fn (int $i): array => ['time' => $i / 10, 'speed' => $i < 20 ? 7150.0 : 6000.0, 'throttle' => 100.0], range(0, 40),
+            ),
+        );
         self::assertEqualsWithDelta(1.9, $result->totals['at_limiter']['seconds'], 1e-9);
     }
 
     /** [practice: ten pounds of oil pressure a thousand turns] */
     public function testOilPressureIsJudgedForItsSpeed(): void
     {
-        $row = static fn (float $time, float $speed, float $oil): array => ['time' => $time, 'speed' => $speed, 'oil_pressure' => $oil, 'oil_temperature' => 90 + 10 * $time];
-        $result = self::analyse([$row(0, 900, 0.3), $row(1, 6000, 4.5), $row(2, 6000, 3.9), $row(3, 6000, 3.2), $row(4, 6000, 4.6), $row(5, 3000, 2.2)]);
+        $row = static fn (float $time, float $speed, float $oil): array => [
+            'time' => $time, 'speed' => $speed, 'oil_pressure' => $oil, 'oil_temperature' => 90 + 10 * $time,
+        ];
+        $result = self::analyse(
+            [$row(0, 900, 0.3), $row(1, 6000, 4.5), $row(2, 6000, 3.9), $row(3, 6000, 3.2), $row(4, 6000, 4.6), $row(5, 3000, 2.2)],
+        );
         self::assertSame(1, $result->totals['oil_low']['count'], 'idling is not judged');
-        self::assertSame([2.0, 1.0, 3.2, 6000.0], [$result->episodes[0]->from, $result->episodes[0]->seconds, $result->episodes[0]->worst, $result->episodes[0]->speedAtWorst]);
+        self::assertSame(
+            [2.0, 1.0, 3.2, 6000.0],
+            [$result->episodes[0]->from, $result->episodes[0]->seconds, $result->episodes[0]->worst, $result->episodes[0]->speedAtWorst],
+        );
         self::assertSame(EpisodeKind::OilHot, $result->episodes[1]->kind);
     }
 
@@ -209,7 +261,15 @@ final class LogTest extends TestCase
     public function testAMissedShiftFollowsFromRoadSpeedAndGear(): void
     {
         $given = static fn (float $number, Unit $unit): Given => new Given(Uncertain::exact(Quantity::of($number, $unit)), 'given');
-        $trace = Trace::of(new EngineSpeedFromRoadSpeed(), Values::of(['road_speed' => $given(200, Unit::KilometrePerHour), 'overall_ratio' => $given(4.1, Unit::One), 'circumference' => $given(1950, Unit::Millimetre)]));
+        $trace = Trace::of(
+            new EngineSpeedFromRoadSpeed(),
+            Values::of(
+                [
+                    'road_speed' => $given(200, Unit::KilometrePerHour), 'overall_ratio' => $given(4.1, Unit::One),
+                    'circumference' => $given(1950, Unit::Millimetre),
+                ],
+            ),
+        );
         self::assertEqualsWithDelta(200_000 / 60 / 1.95 * 4.1, $trace->result->base, 1e-9);
     }
 

@@ -47,7 +47,10 @@ final class ScheduleTest extends TestCase
             'measure' => ['leastDays' => 0.5, 'mostDays' => 1],
             'report' => ['leastDays' => 1, 'mostDays' => 1, 'after' => ['lab', 'parts', 'measure']],
         ], '2026-12-01');
-        self::assertSame(['lab' => Readiness::Away, 'parts' => Readiness::Now, 'measure' => Readiness::Now, 'report' => Readiness::Waits], array_map(static fn ($task) => $task->readiness, $schedule->tasks));
+        self::assertSame(
+            ['lab' => Readiness::Away, 'parts' => Readiness::Now, 'measure' => Readiness::Now, 'report' => Readiness::Waits],
+            array_map(static fn ($task) => $task->readiness, $schedule->tasks),
+        );
         self::assertSame(['lab', 'parts', 'measure'], $schedule->tasks['report']->waitsFor);
         // Two of the laboratory's days are gone: 3 to 6 are left, and a day for the report.
         self::assertSame([4, 7, 5], [$schedule->leastDays, $schedule->mostDays, $schedule->daysPromised()]);
@@ -55,7 +58,12 @@ final class ScheduleTest extends TestCase
 
     public function testWhatIsDoneSetsFreeWhatWaited(): void
     {
-        $schedule = self::of(['lab' => ['kind' => 'laboratory', 'taskState' => 'done', 'leastDays' => 5, 'done' => '2026-11-25'], 'report' => ['leastDays' => 1, 'after' => ['lab']]]);
+        $schedule = self::of(
+            [
+                'lab' => ['kind' => 'laboratory', 'taskState' => 'done', 'leastDays' => 5, 'done' => '2026-11-25'],
+                'report' => ['leastDays' => 1, 'after' => ['lab']],
+            ],
+        );
         self::assertSame(Readiness::Now, $schedule->tasks['report']->readiness);
         self::assertSame([], $schedule->tasks['report']->waitsFor);
         self::assertSame(1, $schedule->mostDays);
@@ -70,12 +78,17 @@ final class ScheduleTest extends TestCase
             'was' => ['taskState' => 'done', 'due' => '2026-11-01'],
         ]);
         self::assertSame(['answer'], array_map(static fn ($task): string => $task->task->label, $schedule->overdue()));
-        self::assertSame(['answer' => true, 'soon' => true, 'fine' => false, 'was' => false], array_map(static fn ($task): bool => $task->isLate, $schedule->tasks));
+        self::assertSame(
+            ['answer' => true, 'soon' => true, 'fine' => false, 'was' => false],
+            array_map(static fn ($task): bool => $task->isLate, $schedule->tasks),
+        );
     }
 
     public function testTasksThatWaitForEachOtherAreNamed(): void
     {
-        $schedule = self::of(['a' => ['after' => ['b'], 'leastDays' => 1], 'b' => ['after' => ['a'], 'leastDays' => 2], 'c' => ['leastDays' => 1]]);
+        $schedule = self::of(
+            ['a' => ['after' => ['b'], 'leastDays' => 1], 'b' => ['after' => ['a'], 'leastDays' => 2], 'c' => ['leastDays' => 1]],
+        );
         self::assertSame(['a', 'b'], $schedule->loop);
         self::assertCount(3, $schedule->tasks);
     }
@@ -96,7 +109,9 @@ final class ScheduleTest extends TestCase
     public static function bad(): iterable
     {
         yield 'more at least than at most' => [['leastDays' => 5, 'mostDays' => 2], 'at most 2 days is less than at least 5'];
-        yield 'done before it began' => [['begun' => '2026-11-20', 'done' => '2026-11-10'], 'it cannot be done on 2026-11-10 and begun on 2026-11-20'];
+        yield 'done before it began' => [
+            ['begun' => '2026-11-20', 'done' => '2026-11-10'], 'it cannot be done on 2026-11-10 and begun on 2026-11-20',
+        ];
         yield 'for ever' => [['leastDays' => 4000], '0 to 400 days'];
         yield 'no name' => [['label' => ''], '/label'];
     }

@@ -40,14 +40,18 @@ final class BenchTest extends TestCase
 
     private static function stack(): Example
     {
-        return Example::pushrodEight()->measures('A1-E1', 'installed_height', '1.800')->measures('A1-E1', 'bind_height', '1.120')->measures('A1-E1', 'net_lift', '0.584');
+        return Example::pushrodEight()
+            ->measures('A1-E1', 'installed_height', '1.800')->measures('A1-E1', 'bind_height', '1.120')
+            ->measures('A1-E1', 'net_lift', '0.584');
     }
 
     /** What if a shim of 0.030 in came out: the margin follows, the bench itself stays as it was. */
     public function testAChangeMovesWhatFollowsFromIt(): void
     {
         $bench = self::stack()->bench();
-        $higher = $bench->with(Change::none()->adding(['A1-E1'], 'installed_height', Quantity::difference(0.030 * 0.0254, Dimension::Length)));
+        $higher = $bench->with(
+            Change::none()->adding(['A1-E1'], 'installed_height', Quantity::difference(0.030 * 0.0254, Dimension::Length)),
+        );
         self::assertEqualsWithDelta(0.126, self::inches($higher, 'A1-E1', 'travel_to_bind', 'outer'), 1e-9);
         self::assertEqualsWithDelta(0.096, self::inches($bench, 'A1-E1', 'travel_to_bind', 'outer'), 1e-9);
         $value = $higher->value('A1-E1', 'installed_height');
@@ -58,7 +62,8 @@ final class BenchTest extends TestCase
     /** A net lift that was read moves by as much as another ratio would move it. */
     public function testAReadingFollowsAChangeOfWhatItWouldBeComputedFrom(): void
     {
-        $example = self::stack()->measures('A1-E1', 'lobe_lift', '0.400')->measures('A1-E1', 'ratio', '1.50')->measures('A1-E1', 'lash', '0.016');
+        $example = self::stack()
+            ->measures('A1-E1', 'lobe_lift', '0.400')->measures('A1-E1', 'ratio', '1.50')->measures('A1-E1', 'lash', '0.016');
         $changed = $example->bench()->with(Change::none()->setting(['A1-E1'], 'ratio', Quantity::of(1.6, Unit::One)));
         self::assertEqualsWithDelta(0.584 + 0.1 * 0.400, self::inches($changed, 'A1-E1', 'net_lift'), 1e-9);
     }
@@ -112,7 +117,9 @@ final class BenchTest extends TestCase
 
     public function testACircleIsFoundWhenThereIsOne(): void
     {
-        $of = static fn (string $name, string $from): Value => Value::named($name, $name, Dimension::Length)->by(Way::same(From::value($from)));
+        $of = static fn (string $name, string $from): Value => Value::named(
+            $name, $name, Dimension::Length,
+        )->by(Way::same(From::value($from)));
         $sheets = Sheets::of(new Sheet('loop', 'Loop', Step::Bench, 'loops', [], [$of('hen', 'egg'), $of('egg', 'hen')]));
         $this->expectExceptionMessage('is computed from itself');
         Bench::of(Example::bucketFour()->case(), $sheets, Example::knowledge()->limits)->value('A1-E1', 'hen');
@@ -129,7 +136,9 @@ final class BenchTest extends TestCase
         foreach ([null, 'top', 'along.top', 'top.along.x', '2026-02-30.top.along'] as $none) {
             self::assertNull($index->split($none, $engine), (string) $none);
         }
-        self::assertSame(['depth' => 'middle', 'direction' => 'across'], $index->with('middle', ['depth' => 'top', 'direction' => 'across'], $engine));
+        self::assertSame(
+            ['depth' => 'middle', 'direction' => 'across'], $index->with('middle', ['depth' => 'top', 'direction' => 'across'], $engine),
+        );
     }
 
     /**
@@ -163,7 +172,9 @@ final class BenchTest extends TestCase
 
     public function testScatterOfProductionIsNoGap(): void
     {
-        self::assertNull(self::loads(['120', '121', '120', '121', '124', '125', '124', '125'])->margin('A1-E1', 'load_from_middle')?->because);
+        self::assertNull(
+            self::loads(['120', '121', '120', '121', '124', '125', '124', '125'])->margin('A1-E1', 'load_from_middle')?->because,
+        );
     }
 
     public function testFewerThanFourAreNoSet(): void
@@ -193,9 +204,11 @@ final class BenchTest extends TestCase
 
     public function testALoadOfThePairIsHeldAgainstBothSpringsTogether(): void
     {
-        $example = Example::pushrodEight()->measures('A1-E1', 'load_seat', '90', '1.800')->measures('A1-E1', 'load_seat', '40', '1.740', 'inner')
+        $example = Example::pushrodEight()
+            ->measures('A1-E1', 'load_seat', '90', '1.800')->measures('A1-E1', 'load_seat', '40', '1.740', 'inner')
             ->measures('A1-E1', 'load_open', '240', '1.200')->measures('A1-E1', 'load_open', '110', '1.140', 'inner')
-            ->measures('A1-E1', 'installed_height', '1.800')->measures('A1-E1', 'inner_step', '0.060')->claims('kind-E', 'load_seat', '160', '1.800', 'pair');
+            ->measures('A1-E1', 'installed_height', '1.800')->measures('A1-E1', 'inner_step', '0.060')
+            ->claims('kind-E', 'load_seat', '160', '1.800', 'pair');
         $departure = $example->bench()->value('A1-E1', 'load_from_claim', 'pair');
         self::assertInstanceOf(Given::class, $departure);
         self::assertEqualsWithDelta(100 * (130 - 160) / 160, $departure->value->base, 0.5);
@@ -203,7 +216,9 @@ final class BenchTest extends TestCase
 
     public function testEnginesHaveTheSheetsThatFitThem(): void
     {
-        $codes = static fn (Engine $engine): array => array_map(static fn (Sheet $sheet): string => $sheet->code, Example::bucketFour()->bench()->sheets->fittedTo($engine));
+        $codes = static fn (Engine $engine): array => array_map(
+            static fn (Sheet $sheet): string => $sheet->code, Example::bucketFour()->bench()->sheets->fittedTo($engine),
+        );
         self::assertContains('guides', $codes(Example::bucketFour()->engine()));
         self::assertContains('heights', $codes(Example::hydraulicRollerEight()->engine()));
     }

@@ -47,7 +47,8 @@ final class SpringSheetTest extends TestCase
 
     public function testAMeasuredRatioBeatsTheNominalOne(): void
     {
-        $example = Example::pushrodEight()->measures('A1-E1', 'lobe_lift', '0.400')->measures('A1-E1', 'lash', '0.010')->measures('A1-E1', 'ratio', '1.56');
+        $example = Example::pushrodEight()
+            ->measures('A1-E1', 'lobe_lift', '0.400')->measures('A1-E1', 'lash', '0.010')->measures('A1-E1', 'ratio', '1.56');
         self::assertEqualsWithDelta(0.614, self::value($example->bench(), 'A1-E1', 'net_lift')->value->quantity()->in(Unit::Inch), 1e-9);
     }
 
@@ -59,7 +60,9 @@ final class SpringSheetTest extends TestCase
 
     public function testWhatWasClaimedFillsInForWhatWasNotMeasuredAndSaysSo(): void
     {
-        $bench = Example::bucketFour()->measures('A1-I1', 'installed_height', '1.440')->claims('kind-I', 'bind_height', '0.925')->claims('kind-I', 'net_lift', '0.41')->bench();
+        $bench = Example::bucketFour()
+            ->measures('A1-I1', 'installed_height', '1.440')->claims('kind-I', 'bind_height', '0.925')->claims('kind-I', 'net_lift', '0.41')
+            ->bench();
         $margin = $bench->margin('A1-I1', 'travel_to_bind');
         self::assertEqualsWithDelta(0.105, self::inches($bench, 'A1-I1', 'travel_to_bind'), 1e-9);
         self::assertSame('as claimed, known', $margin?->trace?->values->given['bind_height'][0]->origin);
@@ -70,13 +73,17 @@ final class SpringSheetTest extends TestCase
 
     public function testAClaimForOneStationGoesBeforeTheClaimForItsKind(): void
     {
-        $example = Example::bucketFour()->measures('A1-E1', 'installed_height', '1.400')->claims('kind-E', 'installed_height', '1.440')->claims('A1-E1', 'installed_height', '1.402');
+        $example = Example::bucketFour()
+            ->measures('A1-E1', 'installed_height', '1.400')->claims('kind-E', 'installed_height', '1.440')
+            ->claims('A1-E1', 'installed_height', '1.402');
         self::assertEqualsWithDelta(-0.002, self::inches($example->bench(), 'A1-E1', 'installed_height_from_claim'), 1e-9);
     }
 
     public function testTheInnerSpringStandsLowerByTheStepOfItsRetainer(): void
     {
-        $bench = Example::bucketFour()->measures('A1-E1', 'installed_height', '1.440')->measures('A1-E1', 'inner_step', '0.060')->measures('A1-E1', 'net_lift', '0.400')
+        $bench = Example::bucketFour()
+            ->measures('A1-E1', 'installed_height', '1.440')->measures('A1-E1', 'inner_step', '0.060')
+            ->measures('A1-E1', 'net_lift', '0.400')
             ->measures('A1-E1', 'bind_height', '0.900')->measures('A1-E1', 'bind_height', '0.930', coil: 'inner')->bench();
         self::assertEqualsWithDelta(0.140, self::inches($bench, 'A1-E1', 'travel_to_bind', 'outer'), 1e-9);
         self::assertEqualsWithDelta(0.050, self::inches($bench, 'A1-E1', 'travel_to_bind', 'inner'), 1e-9);
@@ -85,7 +92,9 @@ final class SpringSheetTest extends TestCase
 
     public function testASealHeightTakenFromTheHeadLosesTheShims(): void
     {
-        $bench = Example::bucketFour()->measures('A1-E1', 'installed_height', '1.440')->measures('A1-E1', 'net_lift', '0.400')->measures('A1-E1', 'retainer_depth', '0.200')
+        $bench = Example::bucketFour()
+            ->measures('A1-E1', 'installed_height', '1.440')->measures('A1-E1', 'net_lift', '0.400')
+            ->measures('A1-E1', 'retainer_depth', '0.200')
             ->measures('A1-E1', 'seal_height_from_head', '0.800')->measures('A1-E1', 'shims', '0.060')->bench();
         self::assertEqualsWithDelta(1.440 - 0.740 - 0.200 - 0.400, self::inches($bench, 'A1-E1', 'retainer_to_seal'), 1e-9);
     }
@@ -136,7 +145,9 @@ final class SpringSheetTest extends TestCase
 
     public function testACoarserGaugeCanTurnAVerdictIntoCannotTell(): void
     {
-        $with = static fn (string $height): Example => Example::bucketFour()->measures('A1-E1', 'installed_height', '1.440')->measures('A1-E1', 'net_lift', '0.459')->claims('kind-E', 'bind_height', $height);
+        $with = static fn (string $height): Example => Example::bucketFour()
+            ->measures('A1-E1', 'installed_height', '1.440')->measures('A1-E1', 'net_lift', '0.459')
+            ->claims('kind-E', 'bind_height', $height);
         self::assertSame(Verdict::InsideClose, $with('0.920')->bench()->margin('A1-E1', 'travel_to_bind')?->verdict);
         self::assertSame(Verdict::CannotTell, $with('0.92')->bench()->margin('A1-E1', 'travel_to_bind')?->verdict);
     }

@@ -140,24 +140,41 @@ final class TeardownPlanTest extends TestCase
 
     public function testWhatFailedOrShowsASignIsPhotographedFirst(): void
     {
-        $example = Example::pushrodEight()->sees('A1-I1', 'spring', 'coils_bright', 2)->sees('A2-I1', 'spring', 'coils_bright', 0)->sees('A3-I1', 'spring', 'coils_bright', 2, 'after_cleaning');
+        $example = Example::pushrodEight()
+            ->sees('A1-I1', 'spring', 'coils_bright', 2)->sees('A2-I1', 'spring', 'coils_bright', 0)
+            ->sees('A3-I1', 'spring', 'coils_bright', 2, 'after_cleaning');
         $plan = self::plan($example, [], ['B2-E1']);
-        self::assertSame(['B2-E1', 'A1-I1'], self::step($plan, 'springs_off')->recordFirst[0]->places, 'nothing there needs no picture; what is clean already cannot have one');
-        $example->records(EntryKind::Photograph, new \MuteTapper\Core\Entry\Slot('B2-E1', 'spring', 'photograph', 'x'), ['sha256' => str_repeat('a', 64)]);
+        self::assertSame(
+            ['B2-E1', 'A1-I1'], self::step($plan, 'springs_off')->recordFirst[0]->places,
+            'nothing there needs no picture; what is clean already cannot have one',
+        );
+        $example->records(
+            EntryKind::Photograph, new \MuteTapper\Core\Entry\Slot('B2-E1', 'spring', 'photograph', 'x'), ['sha256' => str_repeat('a', 64)],
+        );
         $plan = self::plan($example, [], ['B2-E1']);
         self::assertSame(['A1-I1'], self::step($plan, 'springs_off')->recordFirst[0]->places);
-        self::assertContains('A1-I1 spring', array_map(static fn (array $shot): string => $shot['place'].' '.$shot['part']->value, $plan->shotList()));
-        self::assertNotContains('B2-E1 spring', array_map(static fn (array $shot): string => $shot['place'].' '.$shot['part']->value, $plan->shotList()));
+        self::assertContains(
+            'A1-I1 spring',
+            array_map(static fn (array $shot): string => $shot['place'].' '.$shot['part']->value, $plan->shotList()),
+        );
+        self::assertNotContains(
+            'B2-E1 spring',
+            array_map(static fn (array $shot): string => $shot['place'].' '.$shot['part']->value, $plan->shotList()),
+        );
     }
 
     public function testStepsAreDoneLeftOutAndTheNextIsTheFirstOpen(): void
     {
         $example = Example::pushrodEight();
         self::assertSame('outside', self::plan($example)->next()?->step->code);
-        $example->records(EntryKind::Step, StepRecord::slot('outside'), ['state' => 'done'])->records(EntryKind::Step, StepRecord::slot('gas_tests'), ['state' => 'skipped', 'note' => 'It does not turn.']);
+        $example->records(EntryKind::Step, StepRecord::slot('outside'), ['state' => 'done'])->records(
+            EntryKind::Step, StepRecord::slot('gas_tests'), ['state' => 'skipped', 'note' => 'It does not turn.'],
+        );
         $plan = self::plan($example);
         self::assertSame('oil_out', $plan->next()?->step->code);
-        self::assertSame([StepState::Skipped, 'It does not turn.'], [self::step($plan, 'gas_tests')->state, self::step($plan, 'gas_tests')->reason]);
+        self::assertSame(
+            [StepState::Skipped, 'It does not turn.'], [self::step($plan, 'gas_tests')->state, self::step($plan, 'gas_tests')->reason],
+        );
         $this->expectException(BadDocument::class);
         $this->expectExceptionMessage('needs its reason');
         StepRecord::fromNode(Node::root(['state' => 'skipped']));
@@ -167,9 +184,14 @@ final class TeardownPlanTest extends TestCase
     {
         $example = Example::pushrodEight()->records(EntryKind::Order, StepOrder::slot(), ['codes' => ['head_off', 'outside']]);
         $plan = self::plan($example);
-        self::assertSame(['head_off', 'outside', 'gas_tests'], \array_slice(self::codes($plan), 0, 3), 'steps that are not named follow in their usual order');
+        self::assertSame(
+            ['head_off', 'outside', 'gas_tests'], \array_slice(self::codes($plan), 0, 3),
+            'steps that are not named follow in their usual order',
+        );
         self::assertNotSame([], self::step($plan, 'head_off')->tooEarlyFor);
-        $example->records(EntryKind::Step, StepRecord::slot('gas_tests'), ['state' => 'done'])->records(EntryKind::Step, StepRecord::slot('drive_off'), ['state' => 'skipped', 'note' => 'Gear drive.']);
+        $example->records(EntryKind::Step, StepRecord::slot('gas_tests'), ['state' => 'done'])->records(
+            EntryKind::Step, StepRecord::slot('drive_off'), ['state' => 'skipped', 'note' => 'Gear drive.'],
+        );
         self::assertSame([], self::step(self::plan($example), 'head_off')->tooEarlyFor, 'what is done or left out is not waited for');
         $this->expectException(BadDocument::class);
         StepOrder::fromNode(Node::root(['codes' => ['outside', 'outside']]));
@@ -178,7 +200,9 @@ final class TeardownPlanTest extends TestCase
     public function testConfirmationsAreTickedByAPerson(): void
     {
         $example = Example::pushrodEight();
-        $open = static fn (): array => array_map(static fn ($missing): string => $missing->requirement->code, self::step(self::plan($example), 'oil_out')->missing());
+        $open = static fn (): array => array_map(
+            static fn ($missing): string => $missing->requirement->code, self::step(self::plan($example), 'oil_out')->missing(),
+        );
         self::assertContains('oil_sample', $open());
         $example->records(EntryKind::Step, StepRecord::confirmation('oil_sample'), ['state' => 'done']);
         self::assertNotContains('oil_sample', $open());
@@ -186,7 +210,9 @@ final class TeardownPlanTest extends TestCase
 
     public function testMissingPiecesStayOpen(): void
     {
-        $example = Example::pushrodEight()->records(EntryKind::Pieces, Pieces::slot('A1-E1', Part::Locks), ['expected' => Pieces::LOCK_HALVES, 'found' => 1])->records(EntryKind::Pieces, Pieces::slot('A1-I1', Part::Locks), ['expected' => 2, 'found' => 2]);
+        $example = Example::pushrodEight()->records(
+            EntryKind::Pieces, Pieces::slot('A1-E1', Part::Locks), ['expected' => Pieces::LOCK_HALVES, 'found' => 1],
+        )->records(EntryKind::Pieces, Pieces::slot('A1-I1', Part::Locks), ['expected' => 2, 'found' => 2]);
         $missing = PieceCount::of($example->case())->missing();
         self::assertCount(1, $missing);
         self::assertSame(['A1-E1', 1], [$missing[0]['place'], $missing[0]['pieces']->missing()]);
@@ -195,7 +221,10 @@ final class TeardownPlanTest extends TestCase
     public function testAPartThatLeavesTheShopNeedsAName(): void
     {
         self::assertSame(['where' => 'sealed'], Custody::fromNode(Node::root(['where' => 'sealed']))->toArray());
-        self::assertSame(['where' => 'laboratory', 'whom' => 'Lab'], Custody::fromNode(Node::root(['where' => 'laboratory', 'whom' => 'Lab']))->toArray());
+        self::assertSame(
+            ['where' => 'laboratory', 'whom' => 'Lab'],
+            Custody::fromNode(Node::root(['where' => 'laboratory', 'whom' => 'Lab']))->toArray(),
+        );
         $this->expectException(BadDocument::class);
         $this->expectExceptionMessage('the name of who has it');
         Custody::fromNode(Node::root(['where' => 'machinist']));
@@ -209,7 +238,14 @@ final class TeardownPlanTest extends TestCase
         self::assertContains('coils_bright', array_map(static fn (Attention $one): string => $one->sign, $wanted));
         self::assertSame('installed_height_small', $wanted[0]->cause);
         $example->sees('A1-E1', 'spring', 'coils_bright', 0);
-        self::assertNotContains('coils_bright', array_map(static fn (Attention $one): string => $one->sign, Attention::at($example->case(), $knowledge, ['installed_height_small' => 0.9], 'A1-E1', 6)), 'it was looked for');
+        self::assertNotContains(
+            'coils_bright',
+            array_map(
+                static fn (Attention $one): string => $one->sign,
+                Attention::at($example->case(), $knowledge, ['installed_height_small' => 0.9], 'A1-E1', 6),
+            ),
+            'it was looked for',
+        );
         self::assertSame([], Attention::at($example->case(), $knowledge, [], 'A1-E1', 6), 'without a suspicion nothing is pointed at');
         self::assertInstanceOf(PlannedStep::class, $knowledge->steps['outside']);
     }

@@ -50,7 +50,9 @@ final class TimelineTest extends TestCase
         ];
         $contradictions = Timeline::of(self::with($events)->case())->contradictions;
         self::assertCount(1, $contradictions);
-        self::assertStringContainsString('failure of 2025-05-01 at 55 h stands after the run at 62 h: the count runs backwards', $contradictions[0]);
+        self::assertStringContainsString(
+            'failure of 2025-05-01 at 55 h stands after the run at 62 h: the count runs backwards', $contradictions[0],
+        );
         $events['failed']['unit'] = 'runs';
         self::assertSame([], Timeline::of(self::with($events)->case())->contradictions, 'hours and runs cannot be compared');
         $rebuilt = ['run' => $events['run'], 'again' => ['what' => 'build', 'date' => '2025-04-20', 'amount' => 0, 'unit' => 'h']];
@@ -60,8 +62,13 @@ final class TimelineTest extends TestCase
     public function testCarriedPartsAreHeldByComponentAndEvent(): void
     {
         $example = self::with(['built' => ['what' => 'build'], 'failed' => ['what' => 'failure']]);
-        $example->records(EntryKind::Carry, Carry::slot(Component::Rockers, 'failed'), ['state' => 'carried'])->records(EntryKind::Carry, Carry::slot(Component::Springs, 'failed'), ['state' => 'new']);
-        self::assertSame(['rockers' => ['failed' => PartState::Carried], 'springs' => ['failed' => PartState::New]], Timeline::of($example->case())->carried);
+        $example->records(
+            EntryKind::Carry, Carry::slot(Component::Rockers, 'failed'), ['state' => 'carried'],
+        )->records(EntryKind::Carry, Carry::slot(Component::Springs, 'failed'), ['state' => 'new']);
+        self::assertSame(
+            ['rockers' => ['failed' => PartState::Carried], 'springs' => ['failed' => PartState::New]],
+            Timeline::of($example->case())->carried,
+        );
     }
 
     public function testOnlyWhatTheEngineHasCanBeCarried(): void
