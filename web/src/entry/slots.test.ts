@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import type { EntryView } from '../shared/api';
 import type { Outgoing } from './outbox';
-import { contentOf, Slots } from './slots';
+import { contentOf, laidOver, Slots } from './slots';
 
 const SLOT = { place: 'A1-E1', part: 'spring', item: 'free_height', index: 'outer' };
 const head = (more: Partial<EntryView>): EntryView =>
@@ -68,4 +68,10 @@ test('the content of an entry can be recorded once more', () => {
     severity: 2,
     fill: 'drained',
   });
+});
+
+test('a correction that was stored stands where its slot stood; what is new goes last', () => {
+  const before = ['x', 'y', 'z'].map((index) => head({ id: index, index }));
+  const after = laidOver(before, [head({ id: 'new', index: 'w' }), head({ id: 'first', index: 'y' }), head({ id: 'last', index: 'y' })]);
+  expect(after.map((one) => one.id)).toEqual(['x', 'last', 'z', 'new']);
 });

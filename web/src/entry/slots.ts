@@ -69,6 +69,14 @@ export class Slots {
   }
 }
 
+/** What was stored, laid over what stood: a correction stands where its slot stood, so that no list jumps under the hand. */
+export function laidOver(before: readonly EntryView[], stored: readonly EntryView[]): EntryView[] {
+  const fresh = new Map(stored.map((one) => [slotKey(one), one]));
+  const kept = before.map((one) => fresh.get(slotKey(one)) ?? one);
+  for (const one of before) fresh.delete(slotKey(one));
+  return [...kept, ...fresh.values()];
+}
+
 /** An entry as it will look once the server has it, for as long as it has not. */
 function provisional(entry: EntryInput): EntryView {
   const data = entry.data;

@@ -5,7 +5,7 @@ import { person } from '../shared/person';
 import { caseKey } from '../shared/queries';
 import { uuidv7 } from '../shared/uuid';
 import { Outbox, type OutboxState } from './outbox';
-import { contentOf, Slots, slotKey, slotOf, type SlotAddress } from './slots';
+import { contentOf, laidOver, Slots, slotOf, type SlotAddress } from './slots';
 
 interface Undoable {
   entryId: string;
@@ -49,18 +49,8 @@ export function BenchProvider({ view, children }: { view: CaseView; children: Re
     () =>
       new Outbox(view.id, (entries, revision) => {
         void queries.cancelQueries({ queryKey: caseKey(view.id) }); // an answer on its way may not know these entries
-        const filled = new Set(entries.map(slotKey));
         queries.setQueryData<CaseView>(caseKey(view.id), (old) =>
-          old === undefined
-            ? old
-            : {
-                ...old,
-                revision,
-                entries: [
-                  ...old.entries.filter((one) => !filled.has(slotKey(one))),
-                  ...new Map(entries.map((one) => [slotKey(one), one])).values(),
-                ],
-              },
+          old === undefined ? old : { ...old, revision, entries: laidOver(old.entries, entries) },
         );
         if (refresh.current !== null) clearTimeout(refresh.current);
         refresh.current = setTimeout(() => void queries.invalidateQueries({ queryKey: caseKey(view.id) }), REFRESH_AFTER);
