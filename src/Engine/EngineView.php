@@ -33,7 +33,7 @@ final readonly class EngineView
         #[OA\Property(
             type: 'object',
             additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'integer')),
-        ),]
+        )]
         public array $numbering,
         #[OA\Property(type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(type: 'string'))]
         public ?array $valveOrder,

@@ -14,7 +14,7 @@ use Symfony\Component\Console\Input\InputInterface;
 #[AsCommand(
     name: 'knowledge:edition',
     description: 'Write the present catalogue of signs down as an edition, after the knowledge was changed.',
-),]
+)]
 final class WriteEditionCommand extends JsonCommand
 {
     public function __construct(private readonly KnowledgeFiles $files)

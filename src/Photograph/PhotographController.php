@@ -51,7 +51,7 @@ final class PhotographController
     #[Route(
         '/api/photographs/{sha256}/{which}', methods: ['GET'],
         requirements: ['sha256' => '[0-9a-f]{64}', 'which' => 'original|working'],
-    ),]
+    )]
     public function picture(string $sha256, string $which, PhotographStore $store): BinaryFileResponse
     {
         $photograph = $store->get($sha256);

@@ -24,7 +24,7 @@ use Symfony\Component\Console\Input\InputInterface;
 #[AsCommand(
     name: 'case:assess',
     description: 'Assess a case document: every sheet, ranking, ledgers of the leading causes, progress, next act.',
-),]
+)]
 final class AssessCommand extends JsonCommand
 {
     public function __construct(private readonly CaseDocument $document, private readonly KnowledgeFiles $knowledge)
@@ -56,25 +56,22 @@ final class AssessCommand extends JsonCommand
         $ranking = $assessment->ranking();
         $revision = count($case->log->entries);
 
-        return [
-            'revision' => $revision,
-            'sheets' => $sheets,
-            // Scripts know the margins of springs and heights under this name.
-            'springs' => [
-                'revision' => $revision,
-                'margins' => [...($sheets['springs'] ?? null)->margins ?? [], ...($sheets['heights'] ?? null)->margins ?? []],
-            ],
-            'ranking' => RankingView::of($assessment, $ranking, $revision),
-            'ledgers' => array_map(
+        return new AssessmentView(
+            $revision, $sheets,
+            new SpringMarginsView(
+                $revision, [...($sheets['springs'] ?? null)->margins ?? [], ...($sheets['heights'] ?? null)->margins ?? []],
+            ),
+            RankingView::of($assessment, $ranking, $revision),
+            array_map(
                 static fn (string $cause): LedgerView => LedgerPresenter::view($assessment, $assessment->ledger($cause)), $ranking->leading,
             ),
-            'progress' => array_map(
+            array_map(
                 static fn (StepProgress $step): StepView => new StepView(
                     $step->step->value, $step->step->label(), $step->done, $step->left, $step->isOverdue,
                 ),
                 $progress->steps(),
             ),
-            'next' => new NextActView($next->step->value, $next->words, $next->place),
-        ];
+            new NextActView($next->step->value, $next->words, $next->place),
+        );
     }
 }

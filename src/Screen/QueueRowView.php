@@ -28,7 +28,7 @@ final readonly class QueueRowView
         #[OA\Property(
             description: 'worst severity by station, 0 for looked and nothing', type: 'object',
             additionalProperties: new OA\AdditionalProperties(type: 'integer'),
-        ),]
+        )]
         public object $worst,
         public int $stations,
         public int $lookedAt,

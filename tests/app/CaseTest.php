@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\App;
 
+use MuteTapper\Core\Document\Node;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Filesystem\Filesystem;
 
@@ -229,6 +232,63 @@ final class CaseTest extends AppTestCase
     public function testThePageOfCalculationsIsUpToDate(): void
     {
         self::assertStringEqualsFile(\dirname(__DIR__, 2).'/docs/calculations.md', self::command('app:document-calculations')[1]);
+    }
+
+    /** Whatever an engine, its settings and its entries may say is exported, checked and imported alike. */
+    public function testWhatCanBeSaidTravels(): void
+    {
+        $document = Node::root(json_decode(
+            (string) file_get_contents(\dirname(__DIR__).'/core/standalone-case.json'), true, 64, \JSON_THROW_ON_ERROR,
+        ))->map();
+        $angles = [0.0, 90.0, 180.0, 270.0, 360.0, 450.0, 540.0, 655.0];
+        $document = array_replace_recursive($document, [
+            'engine' => ['firing_order' => [1, 8, 4, 3, 6, 5, 7, 2], 'firing_angles' => $angles],
+            'settings' => ['schools' => ['travel_to_bind' => 'close']],
+        ]);
+        $inches = static fn (float $number): array => ['value' => ['number' => $number, 'unit' => 'in', 'decimals' => 4]];
+        $gauge = ['code' => 'dial_bore_gauge', 'label' => 'dial bore gauge', 'unit' => 'in', 'repeat' => 0.0002, 'stated' => '±0.0002 in'];
+        $entries = [];
+        foreach ([
+            ['reading', ['A1-E1', 'guide', 'guide_bore', 'top.along'], $inches(0.3435) + ['gauge' => $gauge]],
+            ['claim', ['kind-E', 'guide', 'maker.stem_clearance.most', null], $inches(0.0030) + ['standing' => 'known']],
+            ['claim', ['kind-E', 'guide', 'claimed.stem_clearance.least', null], $inches(0.0015) + ['standing' => 'said']],
+        ] as $i => [$kind, $slot, $data]) {
+            $entries[] = [
+                'id' => '01900000-0000-7000-8000-00000000fa0'.$i, 'kind' => $kind, 'by' => 'tests', 'at' => '2026-11-25T10:00:00.000Z',
+                'slot' => array_combine(['place', 'part', 'item', 'index'], $slot), 'supersedes' => null, 'data' => $data,
+            ];
+        }
+        $stored = $this->send('POST', '/api/cases/import?by=tests', ['entries' => $entries] + $document, 201);
+        $this->client->request('GET', '/api/cases/'.self::at($stored, 'id')->text().'/case.json');
+        $exported = (string) $this->client->getResponse()->getContent();
+        $again = (string) tempnam(sys_get_temp_dir(), 'case');
+        file_put_contents($again, $exported);
+        self::assertSame(0, self::command('case:check', ['file' => $again])[0]);
+        unlink($again);
+        $read = Node::root(json_decode($exported, true, 64, \JSON_THROW_ON_ERROR));
+        $number = static fn (Node $angle): float => $angle->number();
+        self::assertSame($angles, array_map($number, $read->get('engine')->get('firing_angles')->items()));
+        self::assertSame('close', $read->get('settings')->get('schools')->get('travel_to_bind')->text());
+        self::assertCount(3, $read->get('entries')->items());
+    }
+
+    /** What scripts read of an assessment is written down, and is what they get. */
+    public function testTheSchemaOfAnAssessmentIsUpToDateAndHolds(): void
+    {
+        $path = \dirname(__DIR__, 2).'/docs/formats/assessment.schema.json';
+        [$status, $schema] = self::command('app:openapi', ['--schema' => 'AssessmentView']);
+        self::assertSame(0, $status);
+        self::assertStringEqualsFile($path, $schema, 'Run: bin/console app:openapi --schema AssessmentView > '.$path);
+        $file = \dirname(__DIR__).'/core/standalone-case.json';
+        $assessed = json_decode(self::command('case:assess', ['file' => $file])[1], false, 64, \JSON_THROW_ON_ERROR);
+        $validator = new Validator();
+        $result = $validator->validate($assessed, $schema);
+        $error = $result->error();
+        self::assertTrue($result->isValid(), $error === null ? '' : (string) json_encode((new ErrorFormatter())->format($error)));
+        self::assertInstanceOf(\stdClass::class, $assessed);
+        $assessed->ranking = 'none';
+        self::assertFalse($validator->validate($assessed, $schema)->isValid());
+        self::assertSame(2, self::command('app:openapi', ['--schema' => 'Horn'])[0]);
     }
 
     public function testTheOpenApiDescriptionIsUpToDate(): void

@@ -9,6 +9,7 @@ use OpenApi\Generator;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** Writes the OpenAPI description of the API from the PHP code. The front end's types are made from it. */
@@ -22,6 +23,11 @@ final class OpenApiCommand extends Command
         parent::__construct();
     }
 
+    protected function configure(): void
+    {
+        $this->addOption('schema', null, InputOption::VALUE_REQUIRED, 'Print this schema alone, as a JSON Schema');
+    }
+
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $generator = new Generator();
@@ -32,7 +38,20 @@ final class OpenApiCommand extends Command
         if ($api === null) {
             return Command::FAILURE;
         }
-        $output->writeln($api->toJson(\JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE), OutputInterface::OUTPUT_RAW);
+        $flags = \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE;
+        $json = $api->toJson($flags);
+        $name = $input->getOption('schema');
+        if (is_string($name)) {
+            $description = json_decode($json, true, 64, \JSON_THROW_ON_ERROR);
+            $schema = is_array($description) ? JsonSchema::of($description, $name) : null;
+            if ($schema === null) {
+                $output->writeln(sprintf('There is no schema “%s”.', $name));
+
+                return Command::INVALID;
+            }
+            $json = json_encode($schema, $flags | \JSON_THROW_ON_ERROR);
+        }
+        $output->writeln($json, OutputInterface::OUTPUT_RAW);
 
         return Command::SUCCESS;
     }
