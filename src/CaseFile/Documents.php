@@ -66,6 +66,10 @@ final readonly class Documents
     /** @throws Problem when entries stand at places that the changed engine does not have, with the list */
     public function describeEngine(CaseRecord $case, int $seenVersion, Node $description, string $by): void
     {
+        if (!$description->has('flags')) {
+            // No screen asks for them: what a file brought stays.
+            $description = Node::root(['flags' => $this->cases->engine($case)->toArray()['flags']] + $description->map());
+        }
         $engine = Engine::fromNode($description);
         $this->entities->wrapInTransaction(function () use ($case, $seenVersion, $engine, $by): void {
             $this->raise($case);

@@ -1,0 +1,254 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Tests\App;
+
+use MuteTapper\Core\Document\Node;
+
+/** Every sheet by the one family of routes: laid out, filled, judged, explained, reported. */
+final class SheetTest extends AppTestCase
+{
+    private string $case;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->case = '/api/cases/'.$this->newCase();
+    }
+
+    private function reads(string $place, string $part, string $item, ?string $index, string $text, ?string $at = null): void
+    {
+        $slot = $index === null ? [$place, $part, $item] : [$place, $part, $item, $index];
+        $this->send(
+            'POST', $this->case.'/entries',
+            self::entry('reading', $slot, ['text' => $text] + ($at === null ? [] : ['atText' => $at])), 201,
+        );
+    }
+
+    private function layout(string $code): Node
+    {
+        foreach ($this->sheets() as $layout) {
+            if ($layout->get('code')->text() === $code) {
+                return $layout;
+            }
+        }
+        self::fail('There is no sheet '.$code);
+    }
+
+    /** @return list<Node> */
+    private function sheets(): array
+    {
+        return Node::root($this->send('GET', $this->case.'/sheets'))->items();
+    }
+
+    /** @return list<string> */
+    private static function texts(Node $list, string $member): array
+    {
+        return array_map(static fn (Node $one): string => $one->get($member)->text(), $list->items());
+    }
+
+    private function margin(string $quantity, string $place, ?string $index = null): Node
+    {
+        foreach (self::at($this->send('GET', $this->case.'/margins?quantity='.$quantity), 'margins')->items() as $margin) {
+            if ($margin->get('place')->text() === $place && $margin->maybe('coil')?->text() === $index) {
+                return $margin;
+            }
+        }
+        self::fail(sprintf('No margin %s at %s', $quantity, $place));
+    }
+
+    public function testSheetsAreLaidOutForTheirEngine(): void
+    {
+        $codes = array_map(static fn (Node $one): string => $one->get('code')->text(), $this->sheets());
+        self::assertSame(['build', 'cylinders', 'pulls', 'cams', 'engine_tests', 'springs', 'heights', 'guides'], $codes);
+        $springs = $this->layout('springs');
+        self::assertSame(['outer', 'inner'], self::texts($springs->get('faces'), 'code'));
+        self::assertSame(['{face}'], $springs->get('columns')->items()[0]->get('index')->words());
+        self::assertCount(16, $springs->get('rows')->items());
+        $cylinders = $this->layout('cylinders');
+        self::assertSame(['1', '2', '3', '4', '5', '6', '7', '8'], self::texts($cylinders->get('rows'), 'label'));
+        $guides = $this->layout('guides');
+        self::assertSame(['along', 'across'], self::texts($guides->get('lines'), 'code'));
+        self::assertSame(
+            [
+                'stem diameter top', 'stem diameter middle', 'stem diameter bottom', 'guide bore top', 'guide bore middle',
+                'guide bore bottom',
+            ],
+            self::texts($guides->get('columns'), 'name'),
+        );
+        self::assertSame(['top', '{line}'], $guides->get('columns')->items()[3]->get('index')->words());
+    }
+
+    public function testAHydraulicEngineHasNoLashToTake(): void
+    {
+        $codes = static fn (Node $layout): array => self::texts($layout->get('columns'), 'code');
+        self::assertContains('lash', $codes($this->layout('pulls')));
+        $engine = ['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 8, 'lash' => 'hydraulic'];
+        $this->send('PUT', $this->case.'/engine?by=tests', $engine, 200, ['If-Match' => '"1"']);
+        self::assertNotContains('lash', $codes($this->layout('pulls')));
+        self::assertNotContains('lash', $codes($this->layout('heights')));
+    }
+
+    public function testASheetThatIsNotThereIsSaidNotToBe(): void
+    {
+        $problem = $this->send('GET', $this->case.'/sheets/horn', null, 404);
+        self::assertSame('This engine has no sheet “horn”.', $problem['detail']);
+        $this->send('GET', $this->case.'/trace/A1-E1/horn', null, 404);
+        $this->send('GET', $this->case.'/trace/Z9/travel_to_bind', null, 404);
+    }
+
+    /** The sheet that is a declaration alone: read in tenths, judged by kind of valve, explained, reported, counted. */
+    public function testStemsAndGuidesGoAllTheWay(): void
+    {
+        foreach (['A1-I1' => '0.3435', 'A1-E1' => '0.3429', 'A2-E1' => '0.3460'] as $place => $bore) {
+            $this->reads($place, 'valve', 'stem_diameter', 'top.along', '0.3417');
+            $this->reads($place, 'guide', 'guide_bore', 'top.along', $bore);
+        }
+        self::assertSame(['18 ± 3 tenths', 'inside'], $this->shown('A1-I1'));
+        self::assertSame(['12 ± 3 tenths', 'outside'], $this->shown('A1-E1'));
+        self::assertSame(['43 ± 3 tenths', 'outside'], $this->shown('A2-E1'));
+        self::assertSame('10 to 27 tenths', $this->margin('stem_clearance', 'A1-I1')->get('limitWords')->text());
+        self::assertSame('15 to 30 tenths', $this->margin('stem_clearance', 'A1-E1')->get('limitWords')->text());
+        $sheet = $this->send('GET', $this->case.'/sheets/guides');
+        self::assertSame(
+            ['Guide before seat: put the guides right before the seats are judged or cut, at 1E, 3E.'],
+            self::at($sheet, 'remarks')->words(),
+        );
+        $head = self::at($this->send('GET', $this->case.'/margins?quantity=stem_clearance'), 'columns')->items()[0];
+        self::assertSame('I 10 to 27 tenths; E 15 to 30 tenths', $head->get('limitWords')->text());
+
+        $trace = $this->send('GET', $this->case.'/trace/A2-E1/stem_clearance');
+        self::assertSame('guide bore − stem diameter', $trace['formula']);
+        self::assertSame(['0.3460 ± 0.0002 in', '0.3417 ± 0.0001 in'], array_map(
+            static fn (Node $input): string => $input->get('value')->get('shown')->text(), self::at($trace, 'inputs')->items(),
+        ));
+        $this->client->request('GET', $this->case.'/report.html');
+        $report = (string) $this->client->getResponse()->getContent();
+        self::assertStringContainsString('stem in guide', $report);
+        self::assertStringContainsString('43 ± 3 tenths', $report);
+        self::assertStringContainsString('Stems and guides', $report);
+    }
+
+    /** @return array{string, string} */
+    private function shown(string $place): array
+    {
+        $margin = $this->margin('stem_clearance', $place);
+
+        return [$margin->get('value')->get('shown')->text(), $margin->get('verdict')->text()];
+    }
+
+    public function testAMetricCaseReadsGuidesInMicrometres(): void
+    {
+        $settings = ['units' => 'metric', 'school' => 'usual'];
+        $story = ['words' => 'x', 'failed' => []];
+        $this->send(
+            'PUT', $this->case.'/description', ['name' => 'Metric', 'story' => $story, 'settings' => $settings, 'by' => 'tests'],
+            200, ['If-Match' => '"1"'],
+        );
+        $this->reads('A1-I1', 'valve', 'stem_diameter', 'middle.across', '8.680');
+        $this->reads('A1-I1', 'guide', 'guide_bore', 'middle.across', '8.725');
+        self::assertSame(['0.045 ± 0.007 mm', 'inside'], $this->shown('A1-I1'));
+        self::assertSame(['mm'], array_values(array_unique(self::texts($this->layout('guides')->get('columns'), 'unit'))));
+    }
+
+    public function testTheMakersWindowIsStatedWithTheBuild(): void
+    {
+        $this->reads('A1-I1', 'valve', 'stem_diameter', 'top.along', '0.3417');
+        $this->reads('A1-I1', 'guide', 'guide_bore', 'top.along', '0.3435');
+        $claim = self::entry('claim', ['kind-I', 'guide', 'claimed.stem_clearance.most'], ['text' => '12 tenths', 'standing' => 'known']);
+        $this->send('POST', $this->case.'/entries', $claim, 201);
+        self::assertSame('outside', $this->shown('A1-I1')[1]);
+        self::assertSame('maker', $this->margin('stem_clearance', 'A1-I1')->get('school')->text());
+    }
+
+    public function testAReadingUnderNoIndexOfItsColumnIsRefused(): void
+    {
+        $entry = self::entry('reading', ['A1-I1', 'guide', 'guide_bore', 'sideways'], ['text' => '0.3435']);
+        $problem = $this->send('POST', $this->case.'/entries', $entry, 422);
+        self::assertSame('/slot/index', $problem['pointer']);
+        self::assertIsString($problem['detail']);
+        self::assertStringContainsString('goes by depth and direction', $problem['detail']);
+        $stored = self::at($this->send('GET', $this->case), 'entries')->items();
+        self::assertSame([], $stored);
+    }
+
+    /** Margins of the tests before the teardown are explained like those of the bench. */
+    public function testTheTestsBeforeTheTeardownHaveTheirReasoning(): void
+    {
+        foreach (['A1' => '180', 'A2' => '182', 'A3' => '178', 'B1' => '95'] as $cylinder => $psi) {
+            $this->reads($cylinder, 'chamber', 'compression', null, $psi);
+        }
+        self::assertSame('outside', $this->margin('compression_share', 'B1')->get('verdict')->text());
+        $trace = $this->send('GET', $this->case.'/trace/B1/compression_share');
+        self::assertGreaterThan(1, count(self::at($trace, 'inputs')->items()));
+        self::assertSame([], self::at($this->send('GET', $this->case.'/margins?step=story'), 'margins')->items());
+        $quantities = self::texts(self::at($this->send('GET', $this->case.'/margins?step=before'), 'margins'), 'quantity');
+        self::assertContains('compression_share', $quantities);
+        self::assertNotContains('travel_to_bind', $quantities);
+    }
+
+    public function testTheOverlapPartnerIsNamedOnlyWhereTheEngineIsKnownToFireEvenly(): void
+    {
+        $stop = fn (): string => self::at($this->send('GET', $this->case.'/lash-order'), 'order')->items()[0]->get('words')->text();
+        self::assertStringEndsWith('both its lobes point away from their followers.', $stop());
+        $engine = ['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 8, 'firingOrder' => [1, 8, 4, 3, 6, 5, 7, 2]];
+        $put = fn (array $more, int $version): array => $this->send(
+            'PUT', $this->case.'/engine?by=tests', $engine + $more, 200, ['If-Match' => '"'.$version.'"'],
+        );
+        $put([], 1);
+        self::assertStringEndsWith('If the engine fires evenly, cylinder 6 rocks at overlap.', $stop());
+        $put(['firingAngles' => [0, 90, 180, 270, 360, 450, 540, 630]], 2);
+        self::assertStringEndsWith('both valves shut: cylinder 6 rocks at overlap.', $stop());
+        $put(['firingAngles' => [0, 90, 180, 250, 360, 450, 540, 630]], 3);
+        self::assertStringNotContainsString('rocks', $stop());
+        $problem = $this->send(
+            'PUT', $this->case.'/engine?by=tests', $engine + ['firingAngles' => [0, 90]], 422, ['If-Match' => '"4"'],
+        );
+        self::assertSame('/firing_angles', $problem['pointer']);
+        self::assertSame(4, $this->send('GET', $this->case)['engineVersion'], 'Nothing was written.');
+    }
+
+    public function testALoadOfTwoSpringsIsClaimedTogether(): void
+    {
+        foreach ([['outer', '90', '1.800'], ['inner', '40', '1.740']] as [$coil, $load, $height]) {
+            $this->reads('A1-E1', 'spring', 'load_seat', $coil, $load, $height);
+        }
+        foreach ([['outer', '240', '1.200'], ['inner', '110', '1.140']] as [$coil, $load, $height]) {
+            $this->reads('A1-E1', 'spring', 'load_open', $coil, $load, $height);
+        }
+        $this->reads('A1-E1', 'spring_seat', 'installed_height', null, '1.800');
+        $this->reads('A1-E1', 'retainer', 'inner_step', null, '0.060');
+        $claim = ['text' => '160', 'atText' => '1.800', 'standing' => 'known'];
+        $this->send('POST', $this->case.'/entries', self::entry('claim', ['kind-E', 'spring', 'claimed.load_seat', 'pair'], $claim), 201);
+        $margin = $this->margin('load_from_claim', 'A1-E1', 'pair');
+        self::assertSame(['-18.8', 'outside'], [$margin->get('value')->get('figure')->text(), $margin->get('verdict')->text()]);
+    }
+
+    public function testImpossibleFiguresAreRefusedInWords(): void
+    {
+        foreach ([
+            ['A1', 'chamber', 'leak_down', 'cold', '104', 'not plausible'],
+            ['A1', 'chamber', 'compression', null, '-5', 'not plausible'],
+        ] as [$place, $part, $item, $index, $text, $words]) {
+            $slot = $index === null ? [$place, $part, $item] : [$place, $part, $item, $index];
+            $problem = $this->send('POST', $this->case.'/entries', self::entry('reading', $slot, ['text' => $text]), 422);
+            self::assertIsString($problem['detail']);
+            self::assertStringContainsString($words, $problem['detail']);
+        }
+    }
+
+    public function testWhatAFileSaidOfTheBuildStaysWhenTheEngineIsEdited(): void
+    {
+        $document = Node::root($this->send('GET', $this->case.'/case.json'))->map();
+        $case = Node::root($document)->get('case')->map();
+        $engine = ['flags' => ['vct' => 'no']] + Node::root($document)->get('engine')->map();
+        $stored = $this->send('POST', '/api/cases/import?by=tests&copy=true', ['case' => $case, 'engine' => $engine] + $document, 201);
+        $copy = '/api/cases/'.self::at($stored, 'id')->text();
+        $put = ['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 8, 'rockerRatio' => 1.6];
+        $this->send('PUT', $copy.'/engine?by=tests', $put, 200, ['If-Match' => '"1"']);
+        $after = $this->send('GET', $copy.'/case.json');
+        self::assertSame(['vct' => 'no'], self::at($after, 'engine/flags')->map());
+        self::assertSame(1.6, self::at($after, 'engine/rocker_ratio')->number());
+    }
+}
