@@ -10,6 +10,7 @@ use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\Engine\Cams;
 use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Engine\ValveKind;
+use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Sheet\Axis;
 use MuteTapper\Core\Sheet\Bench;
@@ -86,12 +87,13 @@ final readonly class SheetPresenter
             if ($step !== null && $sheet->step !== $step) {
                 continue;
             }
+            $isBegun = $sheet->isCountedAlways || $this->isBegun($sheet);
             foreach ($this->bench->sheets->judgedOn($sheet) as $judged) {
                 if ($quantities !== [] && !in_array($judged->value, $quantities, true)) {
                     continue;
                 }
                 $margins = $this->bench->marginsOf($judged->value);
-                foreach ($this->fieldColumns($judged, $margins) as $column) {
+                foreach ($this->fieldColumns($judged, $margins, $isBegun) as $column) {
                     $columns[] = $column;
                 }
                 array_push($shown, ...$margins);
@@ -210,13 +212,14 @@ final readonly class SheetPresenter
     }
 
     /**
-     * Columns of a field of rules: one an index that occurs, where anything was measured.
+     * Columns of a field of rules: one an index that occurs, where anything was measured. Of a sheet that is not begun only what is
+     * known has a column.
      *
      * @param list<Margin> $margins
      *
      * @return list<MarginColumnView>
      */
-    private function fieldColumns(Judged $judged, array $margins): array
+    private function fieldColumns(Judged $judged, array $margins, bool $isBegun): array
     {
         $value = $this->bench->sheets->value($judged->value);
         $found = [];
@@ -227,7 +230,7 @@ final readonly class SheetPresenter
         $columns = [];
         $words = $this->limitWords($judged, $value->fineness);
         foreach ($found as $key => $one) {
-            if ($one['known'] || (!$judged->isDeparture && in_array((string) $key, ['', 'outer'], true))) {
+            if ($one['known'] || ($isBegun && !$judged->isDeparture && in_array((string) $key, ['', 'outer'], true))) {
                 $of = $key === '' || $key === 'outer' ? '' : $key.' ';
                 $columns[] = new MarginColumnView(
                     $judged->value.'.'.$key, $judged->value, $this->limits->of($judged->value)->title, $of.$judged->head,
@@ -237,6 +240,18 @@ final readonly class SheetPresenter
         }
 
         return $columns;
+    }
+
+    private function isBegun(Sheet $sheet): bool
+    {
+        $codes = array_map(static fn (Column $column): string => $column->code, $sheet->columns);
+        foreach ($this->bench->case->log->standing(EntryKind::Reading) as $entry) {
+            if (in_array($entry->slot->item, $codes, true)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** The limit as it stands over a column of rules; where it differs by kind of valve, for each of them. */

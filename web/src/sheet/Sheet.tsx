@@ -192,7 +192,14 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
         />
         <span className="note">{words.bench.gaugeDefault}</span>
         <span className="goes">
-          goes into {row?.isStation === true ? <Tag label={row.label} /> : row?.name} {column?.name} {lines[line]}
+          goes into{' '}
+          {row?.isStation === true ? (
+            <>
+              <Tag label={row.label} /> {column?.name} {lines[line]}
+            </>
+          ) : (
+            cellName(row, column, lines[line])
+          )}
         </span>
       </p>
       <div className="table-wrap" onKeyDown={onKey}>

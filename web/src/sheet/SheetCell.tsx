@@ -51,6 +51,9 @@ function LiveCell({ state, name, onTyping, onCommit, onStep }: Props) {
   const offer = refused?.problem?.offers?.[0];
 
   useEffect(() => {
+    // Where two sheets stand on one page, the one that has the hand keeps it.
+    const held = document.activeElement?.closest('.bench-table') ?? null;
+    if (held !== null && held !== input.current?.closest('.bench-table')) return;
     input.current?.focus({ preventScroll: false });
     input.current?.select();
     input.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
