@@ -234,6 +234,32 @@ final class CaseTest extends AppTestCase
         self::assertStringEqualsFile(\dirname(__DIR__, 2).'/docs/calculations.md', self::command('app:document-calculations')[1]);
     }
 
+    /** @return iterable<string, array{string, int}> files written by earlier editions of the program, and how many entries they hold */
+    public static function earlierFiles(): iterable
+    {
+        yield 'a pushrod eight' => ['version-1-eight.json', 379];
+        yield 'a case just begun' => ['version-1-single.json', 2];
+    }
+
+    /** A file that was valid opens as before, is assessed in full, and goes out again with every entry as it was. */
+    #[DataProvider('earlierFiles')]
+    public function testAFileOfAnEarlierEditionOpensAsBefore(string $name, int $entries): void
+    {
+        $file = __DIR__.'/files/'.$name;
+        self::assertSame(0, self::command('case:check', ['file' => $file])[0]);
+        self::assertSame(0, self::command('case:assess', ['file' => $file])[0]);
+        $before = Node::root(json_decode((string) file_get_contents($file), true, 64, \JSON_THROW_ON_ERROR));
+        $stored = $this->send('POST', '/api/cases/import?by=tests', $before->map(), 201);
+        $after = Node::root($this->send('GET', '/api/cases/'.self::at($stored, 'id')->text().'/case.json'));
+        self::assertCount($entries, $after->get('entries')->items());
+        foreach (['engine', 'settings', 'story'] as $part) {
+            self::assertEquals($before->get($part)->map(), $after->get($part)->map(), $part);
+        }
+        foreach ($before->get('entries')->items() as $i => $entry) {
+            self::assertEquals($entry->map(), $after->get('entries')->items()[$i]->map());
+        }
+    }
+
     /** Whatever an engine, its settings and its entries may say is exported, checked and imported alike. */
     public function testWhatCanBeSaidTravels(): void
     {
