@@ -4,13 +4,19 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Core\Sheet;
 
+use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Calculation\Basis;
 use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\CaseFile\Step;
+use MuteTapper\Core\Cause\Item;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Entry\Entry;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\EntryLog;
 use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Unit;
@@ -212,6 +218,37 @@ final class BenchTest extends TestCase
         $departure = $example->bench()->value('A1-E1', 'load_from_claim', 'pair');
         self::assertInstanceOf(Given::class, $departure);
         self::assertEqualsWithDelta(100 * (130 - 160) / 160, $departure->value->base, 0.5);
+    }
+
+    /** Law: what stands derives the same as the whole log that led to it. */
+    public function testHeadsAloneDeriveWhatTheWholeLogDoes(): void
+    {
+        $file = (string) file_get_contents(dirname(__DIR__, 2).'/app/files/version-1-eight.json');
+        $whole = CaseFile::fromNode(Node::root(json_decode($file, true, 64, \JSON_THROW_ON_ERROR)));
+        $first = $whole->log->standing(EntryKind::Reading)[0];
+        $correction = Entry::fromNode(Node::root([
+            'id' => '01900000-0000-7000-8000-0000000000aa', 'kind' => 'reading', 'by' => 'tests', 'at' => '2026-11-26T10:00:00Z',
+            'slot' => [
+                'place' => $first->slot->place, 'part' => $first->slot->part, 'item' => $first->slot->item, 'index' => $first->slot->index,
+            ],
+            'supersedes' => $first->id, 'data' => $first->data,
+        ]));
+        $entries = [...$whole->log->entries, $correction];
+        $heads = array_values(array_filter($entries, static fn (Entry $entry): bool => $entry->id !== $first->id));
+        $whole = new CaseFile($whole->engine, $whole->settings, EntryLog::of($entries));
+        $short = new CaseFile($whole->engine, $whole->settings, EntryLog::ofHeads($heads));
+        $said = static function (CaseFile $case): array {
+            $assessment = Assessment::of($case, Example::knowledge());
+            $margins = [];
+            foreach (array_keys($assessment->bench->sheets->judged) as $quantity) {
+                foreach ($assessment->bench->marginsOf($quantity) as $margin) {
+                    $margins[] = [$quantity, $margin->place, $margin->index, $margin->verdict, $margin->value()?->base];
+                }
+            }
+
+            return [$margins, array_map(static fn (Item $item): float => $item->ratio, $assessment->items())];
+        };
+        self::assertEquals($said($whole), $said($short));
     }
 
     public function testEnginesHaveTheSheetsThatFitThem(): void
