@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\App\Sheet;
 
 use MuteTapper\App\Shared\QuantityView;
+use MuteTapper\Core\Engine\Coil;
 use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\UnitSystem;
@@ -81,7 +82,7 @@ final readonly class MarginView
         $limitWords = self::limitWords($limit, $units, $fineness);
         $dimension = $limit->value()->dimension;
         $figure = static fn (float $base): string => $units->figure(Quantity::base($base, $dimension), 0, $fineness);
-        $index = $margin->index === null || $margin->index === 'outer' ? '' : ', '.$margin->index;
+        $index = $margin->index === null || $margin->index === Coil::Outer->value ? '' : ', '.$margin->index;
         $saying = $bench->sheets->judged[$margin->quantity()]->saying ?? null;
 
         return new self(

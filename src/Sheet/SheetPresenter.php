@@ -8,6 +8,7 @@ use MuteTapper\App\Shared\QuantityView;
 use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\Engine\Cams;
+use MuteTapper\Core\Engine\Coil;
 use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Engine\ValveKind;
 use MuteTapper\Core\Entry\EntryKind;
@@ -230,8 +231,8 @@ final readonly class SheetPresenter
         $columns = [];
         $words = $this->limitWords($judged, $value->fineness);
         foreach ($found as $key => $one) {
-            if ($one['known'] || ($isBegun && !$judged->isDeparture && in_array((string) $key, ['', 'outer'], true))) {
-                $of = $key === '' || $key === 'outer' ? '' : $key.' ';
+            if ($one['known'] || ($isBegun && !$judged->isDeparture && in_array((string) $key, ['', Coil::Outer->value], true))) {
+                $of = $key === '' || $key === Coil::Outer->value ? '' : $key.' ';
                 $columns[] = new MarginColumnView(
                     $judged->value.'.'.$key, $judged->value, $this->limits->of($judged->value)->title, $of.$judged->head,
                     $key === '' ? [] : [(string) $key], $words, $judged->isDeparture,

@@ -251,4 +251,139 @@ final class SheetTest extends AppTestCase
         self::assertSame(['vct' => 'no'], self::at($after, 'engine/flags')->map());
         self::assertSame(1.6, self::at($after, 'engine/rocker_ratio')->number());
     }
+
+    /**
+     * @param array<string, string> $schools
+     *
+     * @return array<mixed>
+     */
+    private function settle(string $school, array $schools, int $version, int $status = 200): array
+    {
+        return $this->send(
+            'PUT', $this->case.'/description',
+            [
+                'name' => 'Schools', 'story' => ['words' => 'x', 'failed' => []], 'by' => 'tests',
+                'settings' => ['units' => 'inch', 'school' => $school, 'schools' => $schools],
+            ],
+            $status, ['If-Match' => '"'.$version.'"'],
+        );
+    }
+
+    /** The school of the case is that of travel to bind; every other limit may follow a school of its own. */
+    public function testASchoolRulesTheCaseOrOneLimit(): void
+    {
+        $this->reads('A1-E1', 'spring_seat', 'installed_height', null, '1.800');
+        $this->reads('A1-E1', 'spring', 'bind_height', 'outer', '1.145');
+        $this->reads('A1-E1', 'valve', 'net_lift', null, '0.584');
+        $travel = fn (): array => [
+            $this->margin('travel_to_bind', 'A1-E1', 'outer')->get('school')->text(),
+            $this->margin('travel_to_bind', 'A1-E1', 'outer')->get('verdict')->text(),
+        ];
+        self::assertSame(['usual', 'inside'], $travel());
+        $this->settle('roomy', [], 1);
+        self::assertSame(['roomy', 'outside'], $travel());
+        foreach (['A1' => '180', 'B1' => '150'] as $cylinder => $psi) {
+            $this->reads($cylinder, 'chamber', 'compression', null, $psi);
+        }
+        $share = fn (): string => $this->margin('compression_share', 'B1')->get('school')->text();
+        self::assertSame('production', $share());
+        $this->settle('close', ['compression_share' => 'race'], 2);
+        self::assertSame('race', $share());
+        self::assertSame(['close', 'inside'], $travel());
+        self::assertSame('/settings/schools/compression_share', $this->settle('close', ['compression_share' => 'horn'], 3, 422)['pointer']);
+        $others = $this->margin('travel_to_bind', 'A1-E1', 'outer')->get('schools')->words();
+        self::assertContains('production', $others, 'One spring stands there: the school of single springs is offered.');
+        $this->reads('A1-E1', 'spring', 'bind_height', 'inner', '1.050');
+        $dual = $this->margin('travel_to_bind', 'A1-E1', 'outer')->get('schools')->words();
+        self::assertNotContains('production', $dual, 'A reading of an inner spring makes it a dual one.');
+    }
+
+    public function testAMarginThatRestsOnAClaimIsShownAsClaimedAndNotJudged(): void
+    {
+        $this->reads('A1-E1', 'valve', 'net_lift', null, '0.584');
+        $claims = ['spring_seat' => ['claimed.installed_height', '1.800'], 'spring' => ['claimed.bind_height', '1.120']];
+        foreach ($claims as $part => [$item, $text]) {
+            $slot = $part === 'spring' ? ['kind-E', $part, $item, 'outer'] : ['kind-E', $part, $item];
+            $this->send('POST', $this->case.'/entries', self::entry('claim', $slot, ['text' => $text, 'standing' => 'said']), 201);
+        }
+        $margin = $this->margin('travel_to_bind', 'A1-E1', 'outer');
+        self::assertSame('not_measured', $margin->get('verdict')->text());
+        self::assertStringContainsString('0.096', $margin->get('asClaimed')->get('shown')->text());
+        self::assertContains('installed height', $margin->get('missing')->words());
+    }
+
+    public function testTakingAReadingBackTakesItsMarginBack(): void
+    {
+        foreach (['stem_diameter' => ['valve', '0.3417'], 'guide_bore' => ['guide', '0.3460']] as $item => [$part, $text]) {
+            $this->reads('A1-E1', $part, $item, 'top.along', $text);
+        }
+        self::assertSame('outside', $this->shown('A1-E1')[1]);
+        $entries = self::at($this->send('GET', $this->case), 'entries')->items();
+        $bore = array_values(array_filter($entries, static fn (Node $one): bool => $one->get('item')->text() === 'guide_bore'))[0];
+        $withdrawal = self::entry(
+            'withdrawal', ['A1-E1', 'guide', 'guide_bore', 'top.along'], [], ['supersedes' => $bore->get('id')->text()],
+        );
+        $this->send('POST', $this->case.'/entries', $withdrawal, 201);
+        $margin = $this->margin('stem_clearance', 'A1-E1');
+        self::assertSame('not_measured', $margin->get('verdict')->text());
+        self::assertContains('guide bore', $margin->get('missing')->words());
+        self::assertSame([], self::at($this->send('GET', $this->case.'/sheets/guides'), 'remarks')->words());
+    }
+
+    /** Of a sheet that nobody began, the field shows nothing; of one that was, also what is still to be measured. */
+    public function testTheFieldShowsSheetsThatWereBegun(): void
+    {
+        $heads = fn (): array => array_values(array_unique(
+            self::texts(self::at($this->send('GET', $this->case.'/margins?step=bench'), 'columns'), 'quantity'),
+        ));
+        self::assertNotContains('stem_clearance', $heads());
+        self::assertContains('travel_to_bind', $heads());
+        $this->reads('A1-E1', 'valve', 'stem_diameter', 'top.along', '0.3417');
+        self::assertContains('stem_clearance', $heads());
+    }
+
+    public function testAReadingMovesTheProgressOfItsStep(): void
+    {
+        $bench = fn (): Node => array_values(array_filter(
+            self::at($this->send('GET', $this->case), 'steps')->items(),
+            static fn (Node $step): bool => $step->get('code')->text() === 'bench',
+        ))[0];
+        self::assertSame(0.0, $bench()->get('done')->number());
+        $this->reads('A1-E1', 'spring_seat', 'installed_height', null, '1.800');
+        $this->reads('A1-E1', 'spring', 'bind_height', 'outer', '1.145');
+        $this->reads('A1-E1', 'spring', 'load_seat', 'outer', '120', '1.800');
+        self::assertGreaterThan(0.0, $bench()->get('done')->number());
+        self::assertSame('1 of 16 springs', $bench()->get('left')->text());
+    }
+
+    public function testWhatIsAskedForAndIsNotThereIsSaidInWords(): void
+    {
+        foreach (['/ledger/horn', '/trace/A1-E1/travel_to_bind?index=sideways'] as $address) {
+            $problem = $this->send('GET', $this->case.$address, null, 404);
+            self::assertIsString($problem['detail'], $address);
+            self::assertNotSame('', $problem['detail'], $address);
+        }
+        self::assertSame([], self::at($this->send('GET', $this->case.'/margins?quantity=horn'), 'margins')->items());
+    }
+
+    /** Several places of one part: the worst is judged, each has its stroke, and the reasoning is that of the worst. */
+    public function testTheWorstOfAGuideIsJudgedAndExplained(): void
+    {
+        foreach (['top.along' => '0.3437', 'bottom.along' => '0.3455'] as $index => $bore) {
+            $this->reads('A1-E1', 'valve', 'stem_diameter', $index, '0.3417');
+            $this->reads('A1-E1', 'guide', 'guide_bore', $index, $bore);
+        }
+        $margin = $this->margin('stem_clearance', 'A1-E1');
+        self::assertSame('38 ± 3 tenths', $margin->get('value')->get('shown')->text());
+        self::assertCount(2, $margin->get('strokes')->items());
+        $bore = self::at($this->send('GET', $this->case.'/trace/A1-E1/stem_clearance'), 'inputs')->items()[0];
+        self::assertSame('0.3455 ± 0.0002 in', $bore->get('value')->get('shown')->text());
+    }
+
+    public function testWritingAnEditionTwiceWritesItOnce(): void
+    {
+        [$status, $output] = self::command('knowledge:edition');
+        self::assertSame(0, $status);
+        self::assertSame([$status, $output], self::command('knowledge:edition'));
+    }
 }
