@@ -10,6 +10,9 @@ namespace MuteTapper\Core\Document;
  */
 final readonly class Node
 {
+    private const FIRST_YEAR = 1900;
+    private const LAST_YEAR = 2199;
+
     private function __construct(private mixed $value, public string $pointer)
     {
     }
@@ -43,8 +46,8 @@ final readonly class Node
 
     public function text(int $most = 20000): string
     {
-        if (!is_string($this->value)) {
-            throw $this->wrong('a text');
+        if (!is_string($this->value) || !mb_check_encoding($this->value, 'UTF-8')) {
+            throw $this->wrong('a text in UTF-8');
         }
         if (mb_strlen($this->value) > $most) {
             throw BadDocument::at(
@@ -103,7 +106,10 @@ final readonly class Node
      */
     public function choice(string $enum): \BackedEnum
     {
-        $value = is_string($this->value) || is_int($this->value) ? $enum::tryFrom($this->value) : null;
+        $value = null;
+        foreach ($enum::cases() as $case) {
+            $value ??= $case->value === $this->value ? $case : null;
+        }
         if ($value === null) {
             throw $this->wrong(
                 'one of '.implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases())),
@@ -114,10 +120,15 @@ final readonly class Node
     }
 
     /** @return list<self> */
-    public function items(): array
+    public function items(int $most = \PHP_INT_MAX): array
     {
         if (!is_array($this->value) || !array_is_list($this->value)) {
             throw $this->wrong('a list');
+        }
+        if (count($this->value) > $most) {
+            throw BadDocument::at(
+                $this->pointer, sprintf('the list has %d lines; at most %d are accepted.', count($this->value), $most),
+            );
         }
 
         return array_map(fn (int $i): self => new self($this->value[$i], $this->pointer.'/'.$i), array_keys($this->value));
@@ -141,18 +152,44 @@ final readonly class Node
         if ($text === '') {
             return null;
         }
-        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
-        if ($day === false || $day->format('Y-m-d') !== $text) {
-            throw BadDocument::at($this->pointer, sprintf('“%s” is not a date; accepted is year-month-day, such as 2026-03-14.', $text));
+        if (
+            preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $text, $part) !== 1
+            || !self::isOnCalendar((int) $part[1], (int) $part[2], (int) $part[3])
+        ) {
+            throw BadDocument::at(
+                $this->pointer,
+                sprintf(
+                    '“%s” is not a date; accepted is year-month-day, such as 2026-03-14, from %d to %d.', $text, self::FIRST_YEAR,
+                    self::LAST_YEAR,
+                ),
+            );
         }
 
-        return $day;
+        return new \DateTimeImmutable($text, new \DateTimeZone('UTC'));
+    }
+
+    /** A moment in UTC [pub: ISO 8601, from memory]: day and time in figures, to the minute or finer; without an offset it is UTC. */
+    public function time(): \DateTimeImmutable
+    {
+        $text = $this->word(40);
+        $pattern = '/^(\d{4})-(\d\d)-(\d\d)T([01]\d|2[0-3]):[0-5]\d(:[0-5]\d(\.\d{1,9})?)?(Z|[+-]([01]\d|2[0-3]):?[0-5]\d)?$/';
+        if (preg_match($pattern, $text, $part) !== 1 || !self::isOnCalendar((int) $part[1], (int) $part[2], (int) $part[3])) {
+            throw BadDocument::at(
+                $this->pointer,
+                sprintf(
+                    '“%s” is not a time; accepted is ISO 8601, such as 2026-11-25T14:32:05Z, from %d to %d.', $text, self::FIRST_YEAR,
+                    self::LAST_YEAR,
+                ),
+            );
+        }
+
+        return (new \DateTimeImmutable($text, new \DateTimeZone('UTC')))->setTimezone(new \DateTimeZone('UTC'));
     }
 
     /** @return list<string> */
-    public function words(): array
+    public function words(int $most = \PHP_INT_MAX): array
     {
-        return array_map(static fn (self $item): string => $item->word(), $this->items());
+        return array_map(static fn (self $item): string => $item->word(), $this->items($most));
     }
 
     /** @return array<string, mixed> */
@@ -167,6 +204,11 @@ final readonly class Node
         }
 
         return $map;
+    }
+
+    private static function isOnCalendar(int $year, int $month, int $day): bool
+    {
+        return $year >= self::FIRST_YEAR && $year <= self::LAST_YEAR && checkdate($month, $day, $year);
     }
 
     private function wrong(string $accepted): BadDocument

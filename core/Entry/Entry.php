@@ -27,16 +27,6 @@ final readonly class Entry
     /** @throws BadDocument */
     public static function fromNode(Node $node): self
     {
-        $at = $node->get('at');
-        try {
-            $time = new \DateTimeImmutable($at->word(40));
-        } catch (\Exception) {
-            throw BadDocument::at(
-                $at->pointer,
-                sprintf('“%s” is not a time; accepted is ISO 8601, such as 2026-11-25T14:32:05Z.', $at->text()),
-            );
-        }
-
         return new self(
             self::uuid($node->get('id')),
             $node->get('kind')->choice(EntryKind::class),
@@ -44,7 +34,7 @@ final readonly class Entry
             $node->has('supersedes') ? self::uuid($node->get('supersedes')) : null,
             $node->maybe('reason')?->choice(SupersedeReason::class),
             $node->get('by')->word(80),
-            $time->setTimezone(new \DateTimeZone('UTC')),
+            $node->get('at')->time(),
             $node->maybe('knowledge')?->word(64),
             $node->maybe('data')?->map() ?? [],
         );

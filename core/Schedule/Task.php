@@ -15,6 +15,7 @@ final readonly class Task
     public const PART = 'schedule';
     public const ITEM = 'task';
     private const LONGEST = 400.0;
+    private const MOST_BEFORE = 200;
 
     /** @param list<string> $after ids of tasks that come before it */
     private function __construct(
@@ -53,7 +54,7 @@ final readonly class Task
         return new self(
             $data->get('label')->word(200), $data->get('kind')->choice(TaskKind::class),
             $data->maybe('taskState')?->choice(TaskState::class) ?? TaskState::Open,
-            $least, $most, $data->maybe('after')?->words() ?? [], $data->maybe('due')?->day(), $begun, $done,
+            $least, $most, $data->maybe('after')?->words(self::MOST_BEFORE) ?? [], $data->maybe('due')?->day(), $begun, $done,
         );
     }
 

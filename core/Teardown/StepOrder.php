@@ -13,6 +13,8 @@ use MuteTapper\Core\Knowledge\PlannedStep;
 /** The order of the plan as a person put it. Steps that it does not name keep their usual place after the named ones. */
 final readonly class StepOrder
 {
+    private const MOST = 200;
+
     /** @param list<string> $codes */
     private function __construct(public array $codes)
     {
@@ -21,7 +23,7 @@ final readonly class StepOrder
     /** @throws BadDocument */
     public static function fromNode(Node $data): self
     {
-        $codes = $data->get('codes')->words();
+        $codes = $data->get('codes')->words(self::MOST);
         if (count(array_unique($codes)) !== count($codes)) {
             throw BadDocument::at('/codes', 'a step stands twice in this order.');
         }

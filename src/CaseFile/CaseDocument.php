@@ -17,6 +17,7 @@ use MuteTapper\App\Record\WorkingCopyState;
 use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\Assessment\EntryForm;
 use MuteTapper\Core\Assessment\EntryRules;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\CaseFile\Settings;
@@ -132,7 +133,7 @@ final readonly class CaseDocument
             );
         }
         $case = CaseFile::fromNode($document);
-        (new EntryRules($this->knowledge->current(), AllSheets::get()))->checkAll($case);
+        (new EntryRules($this->knowledge->current(), new EntryForm(AllSheets::get())))->checkAll($case);
         Story::fromNode($document->maybe('story'), $case->engine);
 
         return $document;

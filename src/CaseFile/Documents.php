@@ -11,6 +11,7 @@ use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\Assessment\EntryForm;
 use MuteTapper\Core\Assessment\EntryRules;
 use MuteTapper\Core\CaseFile\Settings;
 use MuteTapper\Core\CaseFile\Story;
@@ -75,7 +76,7 @@ final readonly class Documents
             $this->raise($case);
             self::expect($case->engineVersion, $seenVersion, 'engine');
             $orphans = [];
-            $rules = new EntryRules($this->knowledge->current(), AllSheets::get());
+            $rules = new EntryRules($this->knowledge->current(), new EntryForm(AllSheets::get()));
             foreach ($this->cases->heads($case) as $entry) {
                 try {
                     $rules->check($entry, $engine);

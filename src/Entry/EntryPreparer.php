@@ -9,6 +9,7 @@ use MuteTapper\App\Knowledge\KnowledgeFiles;
 use MuteTapper\App\Record\Photograph;
 use MuteTapper\Core\Assessment\AllSheets;
 use MuteTapper\Core\Assessment\EntryContent;
+use MuteTapper\Core\Assessment\EntryForm;
 use MuteTapper\Core\Assessment\EntryRules;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
@@ -34,8 +35,11 @@ use MuteTapper\Core\Sheet\Column;
 /** Turns what a person typed into the content of an entry: reads figures, checks signs, adds the gauge's worth. */
 final readonly class EntryPreparer
 {
+    private EntryForm $form;
+
     public function __construct(private KnowledgeFiles $knowledge, private EntityManagerInterface $entities)
     {
+        $this->form = new EntryForm(AllSheets::get());
     }
 
     /**
@@ -44,13 +48,13 @@ final readonly class EntryPreparer
      */
     public function prepare(Entry $typed, Engine $engine, UnitSystem $units): Entry
     {
-        $this->rules()->checkPlace($typed, $engine);
+        $this->form->checkPlace($typed, $engine);
         $prepared = new Entry(
             $typed->id, $typed->kind, $typed->slot, $typed->supersedes, $typed->reason, $typed->by, $typed->at,
             $this->knowledge->current()->hash,
             $this->prepared($typed, $engine, $units),
         );
-        $this->rules()->check($prepared, $engine);
+        (new EntryRules($this->knowledge->current(), $this->form))->checkNew($prepared, $engine);
 
         return $prepared;
     }
@@ -63,7 +67,7 @@ final readonly class EntryPreparer
             return match ($typed->kind) {
                 EntryKind::Reading => $this->reading($typed->slot, $data, $engine, $units),
                 EntryKind::Claim => $this->claim($typed->slot, $data, $engine, $units),
-                EntryKind::Finding => $this->finding($typed->slot, $data),
+                EntryKind::Finding => self::finding($data),
                 EntryKind::Look => ['state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value],
                 EntryKind::Photograph => $this->photograph($data),
                 EntryKind::Withdrawal => [],
@@ -76,15 +80,10 @@ final readonly class EntryPreparer
         }
     }
 
-    private function rules(): EntryRules
-    {
-        return new EntryRules($this->knowledge->current(), AllSheets::get());
-    }
-
     /** @return array<string, mixed> */
     private function reading(Slot $slot, Node $data, Engine $engine, UnitSystem $units): array
     {
-        $column = $this->rules()->columnOf($slot, $engine);
+        $column = $this->form->columnOf($slot, $engine);
         $code = $data->maybe('gauge')?->word() ?? $column->gauge;
         $gauge = $this->knowledge->current()->gauges[$code]
             ?? throw BadDocument::at('/data/gauge', sprintf('there is no gauge “%s” in the library.', $code));
@@ -105,7 +104,7 @@ final readonly class EntryPreparer
         if ($slot->item === Claim::WORDS) {
             return $content + ($standing === Standing::Unknown ? [] : ['words' => $data->get('words')->word(1000)]);
         }
-        $value = $this->rules()->claimed($slot, $engine);
+        $value = $this->form->claimed($slot, $engine);
         if ($standing === Standing::Unknown) {
             return $content;
         }
@@ -134,12 +133,8 @@ final readonly class EntryPreparer
     }
 
     /** @return array<string, mixed> */
-    private function finding(Slot $slot, Node $data): array
+    private static function finding(Node $data): array
     {
-        if (!isset($this->knowledge->current()->signs[$slot->item])) {
-            throw BadDocument::at('/slot/item', sprintf('the catalogue has no sign “%s”.', $slot->item));
-        }
-
         return array_filter([
             'severity' => $data->get('severity')->choice(Severity::class)->value,
             'state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value,
@@ -149,22 +144,11 @@ final readonly class EntryPreparer
         ], static fn (mixed $value): bool => $value !== null && $value !== '');
     }
 
-    /** @throws BadDocument when the catalogue does not have it */
-    private function sign(Node $code): string
-    {
-        return isset($this->knowledge->current()->signs[$code->word()])
-            ? $code->word()
-            : throw BadDocument::at($code->pointer, sprintf('the catalogue has no sign “%s”.', $code->word()));
-    }
-
     /** @return array<string, mixed> */
     private function content(Entry $typed, Node $data, UnitSystem $units): array
     {
         if ($typed->kind === EntryKind::Annotation && $data->has('points')) {
             return $this->annotation($data, $units);
-        }
-        if ($typed->kind === EntryKind::Answer && !isset($this->knowledge->current()->questions[$typed->slot->item])) {
-            throw BadDocument::at('/slot/item', sprintf('there is no question “%s”.', $typed->slot->item));
         }
 
         return EntryContent::normal($typed->kind, $data) ?? throw new \LogicException('No content for '.$typed->kind->value);
@@ -205,7 +189,7 @@ final readonly class EntryPreparer
         return [
             'sha256' => $sha,
             'caption' => $data->maybe('caption')?->text(400) ?? '',
-            ...($data->has('about') ? ['about' => $this->sign($data->get('about'))] : []),
+            ...($data->has('about') ? ['about' => $data->get('about')->word(80)] : []),
             'state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value,
         ];
     }

@@ -6,6 +6,7 @@ namespace MuteTapper\Tests\Core\Assessment;
 
 use MuteTapper\Core\Assessment\AllSheets;
 use MuteTapper\Core\Assessment\EntryContent;
+use MuteTapper\Core\Assessment\EntryForm;
 use MuteTapper\Core\Assessment\EntryRules;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Document\BadDocument;
@@ -109,7 +110,7 @@ final class EntryContentTest extends TestCase
         ];
         $document = ['engine' => ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4], 'entries' => [$entry]];
         try {
-            (new EntryRules(Example::knowledge(), AllSheets::get()))->checkAll(CaseFile::fromNode(Node::root($document)));
+            (new EntryRules(Example::knowledge(), new EntryForm(AllSheets::get())))->checkAll(CaseFile::fromNode(Node::root($document)));
             self::fail('It was taken.');
         } catch (BadDocument $problem) {
             self::assertSame('/entries/0/data/date', $problem->pointer);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Tests\Core\Assessment;
 
 use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\Assessment\EntryForm;
 use MuteTapper\Core\Assessment\EntryRules;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
@@ -22,14 +23,23 @@ final class EntryRulesTest extends TestCase
      * @param array{string, string, string, ?string} $slot place, part, item, index
      * @param array<string, mixed> $data
      */
-    private static function check(string $kind, array $slot, array $data): void
+    private static function entry(string $kind, array $slot, array $data): Entry
     {
-        $entry = Entry::fromNode(Node::root([
+        return Entry::fromNode(Node::root([
             'id' => '01900000-0000-7000-8000-000000000001', 'kind' => $kind, 'by' => 'tests', 'at' => '2026-11-25T10:00:00Z',
             'data' => $data,
             'slot' => ['place' => $slot[0], 'part' => $slot[1], 'item' => $slot[2], 'index' => $slot[3]],
         ]));
-        (new EntryRules(Example::knowledge(), AllSheets::get()))->check($entry, Example::bucketFour()->engine());
+    }
+
+    /**
+     * @param array{string, string, string, ?string} $slot place, part, item, index
+     * @param array<string, mixed> $data
+     */
+    private static function check(string $kind, array $slot, array $data): void
+    {
+        (new EntryRules(Example::knowledge(), new EntryForm(AllSheets::get())))
+            ->check(self::entry($kind, $slot, $data), Example::bucketFour()->engine());
     }
 
     /** @return array<string, mixed> */
@@ -79,6 +89,54 @@ final class EntryRulesTest extends TestCase
             'finding', ['A1-E1', 'guide', 'coils_bright', null], ['severity' => 2, 'state' => 'as_found'], '/slot/part',
             'not seen on the guide',
         ];
+        $task = ['label' => 'Grind', 'kind' => 'work'];
+        $promise = ['engine', 'schedule', 'promise', null];
+        foreach ([
+            'task' => $task, 'order' => ['codes' => []], 'event' => ['what' => 'run'], 'step' => ['state' => 'done'],
+            'pieces' => ['expected' => 2, 'found' => 2], 'custody' => ['where' => 'tray'],
+            'report' => ['laboratory' => 'Any', 'words' => '', 'results' => []], 'carry' => ['state' => 'new'],
+            'answer' => ['choice' => 'seen'], 'photograph' => ['sha256' => str_repeat('a', 64)],
+        ] as $kind => $data) {
+            yield $kind.' in the promise’s slot' => [$kind, $promise, $data, '/slot', 'no '.$kind.' is kept at engine/schedule/promise/'];
+        }
+        yield 'promise in a task’s slot' => ['promise', ['engine', 'schedule', 'task', 'x'], ['date' => '2026-12-01'], '/slot', 'no promise'];
+        yield 'task without an index' => ['task', ['engine', 'schedule', 'task', null], $task, '/slot', 'no task'];
+        yield 'task after itself' => [
+            'task', ['engine', 'schedule', 'task', 'x'], $task + ['after' => ['y', 'x']], '/data/after/1', 'after itself',
+        ];
+        yield 'finding on a part that no engine has' => [
+            'finding', ['A1-E1', 'wing', 'coils_bright', null], ['severity' => 2], '/slot', 'no finding',
+        ];
+        yield 'answer about another part' => ['answer', ['engine', 'oil', 'mirror', null], ['choice' => 'seen'], '/slot/part', 'asked about'];
+        yield 'step of no name' => ['step', ['engine', 'plan', 'step.', null], ['state' => 'done'], '/slot', 'no step'];
+        yield 'carry of no component' => ['carry', ['engine', 'timeline', 'carry.wing', 'x'], ['state' => 'new'], '/slot', 'no carry'];
+        yield 'photograph without a checksum' => [
+            'photograph', ['A1-E1', 'valve', 'photograph', 'x'], ['sha256' => 'abc'], '/data/sha256', 'not a SHA-256',
+        ];
+        yield 'withdrawal of nothing' => ['withdrawal', $promise, [], '/supersedes', 'names the entry'];
+        yield 'order of too many steps' => [
+            'order', ['engine', 'plan', 'order', null], ['codes' => array_map(strval(...), range(1, 201))], '/data/codes', 'at most 200',
+        ];
+    }
+
+    public function testWhatTheCatalogueDoesNotListIsNotRecordedNow(): void
+    {
+        $rules = new EntryRules(Example::knowledge(), new EntryForm(AllSheets::get()));
+        foreach ([
+            ['finding', ['A1-E1', 'valve', 'haunted', null], ['severity' => 2], '/slot/item'],
+            ['answer', ['engine', 'running', 'horoscope', null], ['choice' => 'yes'], '/slot/item'],
+            ['order', ['engine', 'plan', 'order', null], ['codes' => ['dance']], '/data/codes/0'],
+            ['photograph', ['A1-E1', 'valve', 'photograph', 'x'], ['sha256' => str_repeat('a', 64), 'about' => 'haunted'], '/data/about'],
+        ] as [$kind, $slot, $data, $pointer]) {
+            $entry = self::entry($kind, $slot, $data);
+            $rules->check($entry, Example::bucketFour()->engine());
+            try {
+                $rules->checkNew($entry, Example::bucketFour()->engine());
+                self::fail($kind.' was accepted.');
+            } catch (BadDocument $problem) {
+                self::assertSame($pointer, $problem->pointer);
+            }
+        }
     }
 
     /**

@@ -72,4 +72,63 @@ final class NodeTest extends TestCase
             self::assertStringContainsString($words, $problem->getMessage());
         }
     }
+
+    /** @return iterable<string, array{string, string}> written, the moment in UTC */
+    public static function times(): iterable
+    {
+        yield 'as the screens send it' => ['2026-11-25T14:32:05.123Z', '2026-11-25T14:32:05.123Z'];
+        yield 'to the minute' => ['2026-11-25T14:32Z', '2026-11-25T14:32:00.000Z'];
+        yield 'with an offset' => ['2026-11-25T00:30:00+01:00', '2026-11-24T23:30:00.000Z'];
+        yield 'without an offset' => ['2026-11-25T14:32:05', '2026-11-25T14:32:05.000Z'];
+        yield 'leap day' => ['2028-02-29T00:00:00Z', '2028-02-29T00:00:00.000Z'];
+    }
+
+    #[DataProvider('times')]
+    public function testTimesAreReadInUtc(string $written, string $moment): void
+    {
+        self::assertSame($moment, Node::root($written)->time()->format('Y-m-d\TH:i:s.v\Z'));
+    }
+
+    /** @return iterable<array{string}> */
+    public static function noTimes(): iterable
+    {
+        foreach ([
+            '+100000 years', '@99999999999999', 'tomorrow', 'Nov', '2026-02-31T10:00:00Z', '2026-11-25T99:99', '2026-11-25T24:00:00Z',
+            '-5000-01-01T00:00:00Z', '12026-01-01T00:00:00Z', '1899-12-31T00:00:00Z', '2200-01-01T00:00:00Z', '2026-11-25',
+            '2026-11-25T10:00:60Z', '2026-11-25T10:00:00+99:00', "2026-11-25T10:00:00Z\n2026",
+        ] as $text) {
+            yield $text => [$text];
+        }
+    }
+
+    #[DataProvider('noTimes')]
+    public function testWhatIsNoTimeIsRefused(string $text): void
+    {
+        $this->expectException(BadDocument::class);
+        $this->expectExceptionMessage('is not a time');
+        Node::root($text)->time();
+    }
+
+    /** @return iterable<array{string}> */
+    public static function noDays(): iterable
+    {
+        foreach (['2026-02-31', '2026-2-3', '0001-01-01', '9999-01-01', 'today', '+1 day'] as $text) {
+            yield $text => [$text];
+        }
+    }
+
+    #[DataProvider('noDays')]
+    public function testWhatIsNoDayIsRefused(string $text): void
+    {
+        $this->expectException(BadDocument::class);
+        $this->expectExceptionMessage('is not a date');
+        Node::root($text)->day();
+    }
+
+    public function testANumberIsNoChoiceAmongWords(): void
+    {
+        $this->expectException(BadDocument::class);
+        $this->expectExceptionMessage('0 stands here; accepted is one of');
+        Node::root(0)->choice(Layout::class);
+    }
 }
