@@ -7,7 +7,6 @@ namespace MuteTapper\Demo;
 use Doctrine\ORM\EntityManagerInterface;
 use MuteTapper\App\CaseFile\Documents;
 use MuteTapper\App\Cause\Calls;
-use MuteTapper\App\Cause\CallView;
 use MuteTapper\App\Entry\EntryRecorder;
 use MuteTapper\App\Library\SavedEngine;
 use MuteTapper\App\Photograph\PhotographStore;
@@ -17,6 +16,7 @@ use MuteTapper\App\RunLog\LogStore;
 use MuteTapper\App\Simulated\BenchCamera;
 use MuteTapper\App\Simulated\DataLogger;
 use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\CaseFile\Call;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Coil;
 use MuteTapper\Core\Engine\Engine;
@@ -60,7 +60,7 @@ final class LoadDemoCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        if ($this->cases->all() !== []) {
+        if ($this->cases->nextNumber() > 1) {
             $output->writeln('There are cases already; the demo is left out.');
 
             return self::SUCCESS;
@@ -143,6 +143,7 @@ final class LoadDemoCommand extends Command
         }
         foreach ($scenario->pictures as $i => $picture) {
             $photograph = $this->photographs->keep(
+                $case,
                 $this->camera->take($picture['kind'], $picture['severity'], 100 + $i),
                 sprintf('simulated-camera-%s-%d.png', $picture['kind']->value, $i + 1),
             );
@@ -171,10 +172,7 @@ final class LoadDemoCommand extends Command
             }
         }
         if ($scenario->call !== null) {
-            $this->calls->write(
-                $case, 1,
-                new CallView($scenario->call['causes'], $scenario->call['words'], $scenario->call['confidence'], self::ANALYST),
-            );
+            $this->documents->call($case, 1, Call::fromNode(Node::root($scenario->call + ['by' => self::ANALYST])));
             $this->calls->sign($case, $case->callVersion, self::ANALYST);
         }
     }

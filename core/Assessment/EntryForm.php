@@ -46,7 +46,10 @@ final readonly class EntryForm
     /** @throws BadDocument */
     public function check(Entry $entry, Engine $engine): void
     {
-        $this->checkPlace($entry, $engine);
+        if ($entry->kind !== EntryKind::Withdrawal) {
+            // What stands at a place that the engine does not have can still be taken back.
+            $this->checkPlace($entry, $engine);
+        }
         match ($entry->kind) {
             EntryKind::Reading => $this->reading($entry, $engine),
             EntryKind::Claim => $this->claim($entry, $engine),

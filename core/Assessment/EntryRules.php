@@ -48,6 +48,17 @@ final readonly class EntryRules
         }
     }
 
+    public function allow(Entry $entry, Engine $engine): bool
+    {
+        try {
+            $this->check($entry, $engine);
+
+            return true;
+        } catch (BadDocument) {
+            return false;
+        }
+    }
+
     /**
      * The same for what is recorded now: it can name nothing that the catalogue does not list.
      *

@@ -62,6 +62,19 @@ final readonly class Progress
         return $this->sheets[self::SPRINGS]->complete ?? [];
     }
 
+    /** @return array<string, int> the worst severity found at each station; 0 where it was looked and nothing found */
+    public function worst(): array
+    {
+        $worst = [];
+        foreach ($this->case->findings() as $finding) {
+            if ($this->case->engine->station($finding->place) !== null) {
+                $worst[$finding->place] = max($worst[$finding->place] ?? 0, $finding->severity->value);
+            }
+        }
+
+        return $worst + array_fill_keys(array_keys($this->looked), 0);
+    }
+
     public function nextAct(): NextAct
     {
         $label = fn (string $place): string => $this->case->engine->placeLabel($place) ?? $place;

@@ -13,6 +13,9 @@ use MuteTapper\Core\Document\Node;
  */
 final readonly class Network
 {
+    /** Called as the cause when none of the catalogue is it. */
+    public const NOT_LISTED = 'not_listed';
+
     /**
      * @param array<string, Cause> $causes
      * @param array<string, Event> $events parents before children
@@ -20,6 +23,12 @@ final readonly class Network
      */
     private function __construct(public array $causes, public array $events, public array $signLinks)
     {
+    }
+
+    /** Name of a called cause; one that is not in the catalogue any more keeps its code. */
+    public function nameOf(string $cause): string
+    {
+        return $cause === self::NOT_LISTED ? 'Something not listed' : ($this->causes[$cause]->label ?? $cause);
     }
 
     /** @throws BadDocument */

@@ -10,6 +10,9 @@ use MuteTapper\Core\Document\Node;
 /** How a log file is written: delimiter, decimal sign, lines before the figures, and what its columns hold. */
 final readonly class LogFormat
 {
+    /** No time, speed, pressure or temperature of a log is beyond this. [own] */
+    private const MOST = 1e9;
+
     private const DELIMITERS = [',', ';', "\t", '|'];
 
     /**
@@ -181,7 +184,17 @@ final readonly class LogFormat
                     ),
                 );
             }
-            $values[$column->channel->value] = $column->toKept($figure);
+            $kept = $column->toKept($figure);
+            if (abs($kept) > self::MOST) { // infinite among them
+                throw BadDocument::at(
+                    '/line/'.$number,
+                    sprintf(
+                        'line %d, column %d (%s): “%s” is beyond anything that is measured.', $number, $column->index + 1,
+                        $column->channel->label(), mb_strimwidth($cell, 0, 30, '…'),
+                    ),
+                );
+            }
+            $values[$column->channel->value] = $kept;
         }
 
         return $values;

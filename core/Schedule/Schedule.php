@@ -28,12 +28,26 @@ final readonly class Schedule
 
     public static function of(CaseFile $case, \DateTimeImmutable $today): self
     {
-        $today = $today->setTimezone(new \DateTimeZone('UTC'))->setTime(0, 0);
+        $promise = $case->log->headOf(Promise::slot());
+
+        return self::ofTasks(self::tasks($case), $promise === null ? null : Promise::fromNode($promise->node()), $today);
+    }
+
+    /** @return array<string, Task> by id */
+    public static function tasks(CaseFile $case): array
+    {
         $tasks = [];
         foreach ($case->log->standing(EntryKind::Task) as $entry) {
             $tasks[$entry->slot->index ?? ''] = Task::fromNode($entry->node());
         }
-        $promise = $case->log->headOf(Promise::slot());
+
+        return $tasks;
+    }
+
+    /** @param array<string, Task> $tasks by id */
+    public static function ofTasks(array $tasks, ?Promise $promise, \DateTimeImmutable $today): self
+    {
+        $today = $today->setTimezone(new \DateTimeZone('UTC'))->setTime(0, 0);
         $scheduled = $loop = [];
         $open = $tasks;
         while ($open !== []) {
@@ -60,7 +74,7 @@ final readonly class Schedule
         }
 
         return new self(
-            $inOrder, $promise === null ? null : Promise::fromNode($promise->node())->date, $today, (int) ceil($least), (int) ceil($most),
+            $inOrder, $promise?->date, $today, (int) ceil($least), (int) ceil($most),
             $loop,
         );
     }
@@ -85,6 +99,25 @@ final readonly class Schedule
     public function overdue(): array
     {
         return array_values(array_filter($this->tasks, static fn (ScheduledTask $task): bool => $task->isOverdue));
+    }
+
+    /** Whether there is something to wait for and nothing to do meanwhile. */
+    public function isAway(): bool
+    {
+        return $this->with(Readiness::Away) !== [] && $this->with(Readiness::Now) === [];
+    }
+
+    /** The first day on which something is overdue: an open task, or the promise of a case that is not closed. */
+    public function overdueFrom(bool $closed): ?\DateTimeImmutable
+    {
+        $days = $closed || $this->promised === null ? [] : [$this->promised];
+        foreach ($this->tasks as $task) {
+            if ($task->task->state !== TaskState::Done && $task->task->due !== null) {
+                $days[] = $task->task->due;
+            }
+        }
+
+        return $days === [] ? null : min($days)->modify('+1 day');
     }
 
     /** Days until the promised day; negative when it has passed. */

@@ -6,21 +6,24 @@ namespace MuteTapper\App\CaseFile;
 
 use Doctrine\ORM\EntityManagerInterface;
 use MuteTapper\App\Knowledge\KnowledgeFiles;
-use MuteTapper\App\Record\AuditRecord;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
-use MuteTapper\App\Record\EntryRecord;
 use MuteTapper\App\Record\Photograph;
+use MuteTapper\App\Record\PicturesOfCases;
 use MuteTapper\App\Record\SignedCall;
-use MuteTapper\App\Record\SlotHead;
+use MuteTapper\App\Record\StoredEntries;
 use MuteTapper\App\Record\WorkingCopyState;
+use MuteTapper\App\Record\Writing;
 use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\Assessment\DocumentRules;
 use MuteTapper\Core\Assessment\EntryForm;
 use MuteTapper\Core\Assessment\EntryRules;
+use MuteTapper\Core\CaseFile\Call;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\CaseFile\Settings;
+use MuteTapper\Core\CaseFile\SignedContent;
 use MuteTapper\Core\CaseFile\Story;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
@@ -31,7 +34,6 @@ use MuteTapper\Core\Entry\EntryKind;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
-use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
 
 /** The case as one JSON document: written out in full, and read back as the same case. */
@@ -45,8 +47,10 @@ final readonly class CaseDocument
     public function __construct(
         private EntityManagerInterface $entities,
         private Cases $cases,
-        private ClockInterface $clock,
         private KnowledgeFiles $knowledge,
+        private Writing $writing,
+        private StoredEntries $stored,
+        private PicturesOfCases $pictures,
         private string $projectFolder,
     ) {
     }
@@ -55,18 +59,20 @@ final readonly class CaseDocument
     public function export(CaseRecord $case): string
     {
         $engine = $this->cases->engine($case);
-        $entries = $this->cases->entries($case);
+        $entries = $this->stored->documents($case);
         $photographs = [];
         foreach ($entries as $entry) {
-            if ($entry->kind === EntryKind::Photograph) {
-                $sha256 = $entry->node()->get('sha256')->word();
-                $photograph = $this->entities->find(Photograph::class, $sha256);
-                $photographs[$sha256] = $photograph === null ? ['sha256' => $sha256] : [
-                    'sha256' => $sha256, 'media_type' => $photograph->mediaType, 'bytes' => $photograph->bytes,
-                    'width' => $photograph->width, 'height' => $photograph->height,
-                    'file_name' => $photograph->fileName, 'received_at' => $photograph->receivedAt->format(\DATE_ATOM),
-                ];
+            $data = $entry['data'];
+            $sha256 = is_array($data) && $entry['kind'] === EntryKind::Photograph->value ? $data['sha256'] ?? null : null;
+            if (!is_string($sha256) || preg_match('/^[0-9a-f]{64}$/', $sha256) !== 1) {
+                continue;
             }
+            $photograph = $this->entities->find(Photograph::class, $sha256);
+            $photographs[$sha256] = $photograph === null ? ['sha256' => $sha256] : [
+                'sha256' => $sha256, 'media_type' => $photograph->mediaType, 'bytes' => $photograph->bytes,
+                'width' => $photograph->width, 'height' => $photograph->height,
+                'file_name' => $photograph->fileName, 'received_at' => $photograph->receivedAt->format(\DATE_ATOM),
+            ];
         }
         ksort($photographs);
 
@@ -83,14 +89,14 @@ final readonly class CaseDocument
             ),
             'settings' => $this->cases->settings($case)->toArray(),
             'story' => $this->cases->story($case)->toArray(),
-            'entries' => array_map(static fn (Entry $entry): array => $entry->toArray(), $entries),
+            'entries' => $entries,
             'photographs' => array_values($photographs),
             'call' => $case->callDocument,
             'signed_calls' => array_map(
                 static fn (SignedCall $signed): array => [
                     'id' => $signed->id, 'by' => $signed->by, 'at' => $signed->at->format(\DATE_ATOM), 'content' => $signed->content,
                 ],
-                $this->entities->getRepository(SignedCall::class)->findBy(['case' => $case], ['at' => 'ASC', 'id' => 'ASC']),
+                $this->entities->getRepository(SignedCall::class)->findBy(['case' => $case], ['seq' => 'ASC']),
             ),
         ], self::JSON)."\n";
     }
@@ -132,9 +138,7 @@ final readonly class CaseDocument
                 ['pointer' => $pointer],
             );
         }
-        $case = CaseFile::fromNode($document);
-        (new EntryRules($this->knowledge->current(), new EntryForm(AllSheets::get())))->checkAll($case);
-        Story::fromNode($document->maybe('story'), $case->engine);
+        $this->checkDocuments($document);
 
         return $document;
     }
@@ -150,8 +154,30 @@ final readonly class CaseDocument
         return $error;
     }
 
+    /** @throws BadDocument with the pointer of the field */
+    private function checkDocuments(Node $document): void
+    {
+        $case = CaseFile::fromNode($document);
+        (new EntryRules($this->knowledge->current(), new EntryForm(AllSheets::get())))->checkAll($case);
+        $rules = new DocumentRules($this->knowledge->current());
+        $rules->checkSettings($case->settings, '/settings');
+        Story::fromNode($document->maybe('story'), $case->engine);
+        $document->get('case')->get('created_at')->time();
+        if ($document->has('call')) {
+            $rules->checkCall(Call::fromNode($document->get('call')), '/call');
+        }
+        foreach ($document->maybe('signed_calls')?->items() ?? [] as $signed) {
+            $signed->get('by')->word(80);
+            $signed->get('at')->time();
+            SignedContent::fromNode($signed->get('content'));
+        }
+        foreach ($document->maybe('photographs')?->items() ?? [] as $photograph) {
+            $photograph->maybe('received_at')?->time();
+        }
+    }
+
     /**
-     * Stores a document as a case, whole or not at all.
+     * Stores a document as a case, whole or not at all. What takes long is done before the lock.
      *
      * @throws Problem when the id is here already and no copy is asked for
      */
@@ -159,20 +185,33 @@ final readonly class CaseDocument
     {
         $document = $this->check($json, $name);
         $id = Entry::uuid($document->get('case')->get('id'));
-        $known = $this->entities->find(CaseRecord::class, $id);
-        if ($known !== null && !$asCopy) {
-            throw Problem::conflict(
-                sprintf('This case is here already, as number %04d. Import it as a copy to have it twice.', $known->number),
-                ['existing' => $id],
-            );
-        }
+        $entries = array_map(static fn (Node $entry): Entry => Entry::fromNode($entry), $document->get('entries')->items());
+        $copies = $asCopy ? self::renewed($entries) : [];
 
-        return $this->entities->wrapInTransaction(
-            fn (): CaseRecord => $this->store($document, $known === null ? $id : Uuid::v7()->toRfc4122(), $known?->id, $by),
-        );
+        return $this->writing->together(function () use ($document, $id, $entries, $copies, $asCopy, $by, $name): CaseRecord {
+            $known = $this->entities->find(CaseRecord::class, $id);
+            if ($known !== null && !$asCopy) {
+                throw Problem::conflict(
+                    sprintf('This case is here already, as number %04d. Import it as a copy to have it twice.', $known->number),
+                    ['existing' => $id],
+                );
+            }
+            if ($known === null) {
+                $this->refuseEntriesOfOthers($entries);
+            }
+            $case = $this->caseOf($document, $known === null ? $id : Uuid::v7()->toRfc4122(), $known?->id);
+            $case->revision = count($entries);
+            $fill = function () use ($case, $document, $known, $entries, $copies): void {
+                $this->stored->append($case, $known === null ? $entries : $copies, 1);
+                $this->storePhotographs($case, $document, $entries);
+                $this->storeSignedCalls($case, $document, $known !== null);
+            };
+
+            return $this->writing->newCase($case, 'import', $by, $fill, ['file' => $name, 'copied_from' => $known?->id]);
+        });
     }
 
-    private function store(Node $document, string $id, ?string $copiedFrom, string $by): CaseRecord
+    private function caseOf(Node $document, string $id, ?string $copiedFrom): CaseRecord
     {
         $head = $document->get('case');
         $engine = Engine::fromNode($document->get('engine'));
@@ -180,63 +219,84 @@ final readonly class CaseDocument
         $case = new CaseRecord(
             $id, $this->cases->nextNumber(), $head->get('name')->word(), $engine->toArray(),
             ['story' => $story->toArray(), 'settings' => Settings::fromNode($document->maybe('settings'))->toArray()],
-            new \DateTimeImmutable($head->get('created_at')->word()),
-            $copiedFrom ?? $head->maybe('copied_from')?->word(),
+            $head->get('created_at')->time(), $copiedFrom ?? $head->maybe('copied_from')?->word(),
         );
         $case->callDocument = $document->maybe('call')?->map();
-        $this->entities->persist($case);
-        $this->storeEntries($case, $document, $copiedFrom !== null);
+
+        return $case;
+    }
+
+    /** @param list<Entry> $entries */
+    private function refuseEntriesOfOthers(array $entries): void
+    {
+        $ids = array_map(static fn (Entry $entry): string => $entry->id, $entries);
+        $known = $this->stored->firstKnown($ids);
+        if ($known !== null) {
+            throw Problem::conflict(
+                sprintf('The entry %s of this file belongs to another case here.', $known),
+                ['pointer' => '/entries/'.array_search($known, $ids, true).'/id'],
+            );
+        }
+    }
+
+    /**
+     * A copy gets entries of its own: an entry belongs to one case.
+     *
+     * @param list<Entry> $entries
+     *
+     * @return list<Entry>
+     */
+    private static function renewed(array $entries): array
+    {
+        $newIds = [];
+        foreach ($entries as $entry) {
+            $newIds[$entry->id] = Uuid::v7()->toRfc4122();
+        }
+
+        return array_map(static fn (Entry $entry): Entry => new Entry(
+            $newIds[$entry->id], $entry->kind, $entry->slot, $entry->supersedes === null ? null : $newIds[$entry->supersedes],
+            $entry->reason, $entry->by, $entry->at, $entry->knowledge, $entry->data,
+        ), $entries);
+    }
+
+    /** @param list<Entry> $entries */
+    private function storePhotographs(CaseRecord $case, Node $document, array $entries): void
+    {
+        foreach ($entries as $entry) {
+            if ($entry->kind === EntryKind::Photograph) {
+                $this->pictures->add($case, $entry->node()->get('sha256')->word(64));
+            }
+        }
         foreach ($document->maybe('photographs')?->items() ?? [] as $node) {
             $sha256 = $node->get('sha256')->word(64);
-            if ($this->entities->find(Photograph::class, $sha256) === null) {
+            if ($this->entities->find(Photograph::class, $sha256) === null && self::isDescribed($node)) {
                 $photograph = new Photograph(
                     $sha256, $node->get('media_type')->word(), $node->get('bytes')->whole(1, \PHP_INT_MAX),
                     $node->get('width')->whole(1, 100000), $node->get('height')->whole(1, 100000), $node->get('file_name')->text(200),
-                    new \DateTimeImmutable($node->get('received_at')->word()),
+                    $node->get('received_at')->time(),
                 );
                 $photograph->workingCopy = WorkingCopyState::Missing;
                 $this->entities->persist($photograph);
             }
         }
-        foreach ($document->maybe('signed_calls')?->items() ?? [] as $node) {
-            $this->entities->persist(new SignedCall(
-                $copiedFrom === null ? Entry::uuid($node->get('id')) : Uuid::v7()->toRfc4122(),
-                $case, $node->get('by')->word(80), new \DateTimeImmutable($node->get('at')->word()), $node->get('content')->map(),
-            ));
-        }
-        $this->entities->persist(
-            new AuditRecord($case, $case->revision, 'import', $by, $this->clock->now(), ['copied_from' => $copiedFrom]),
-        );
-
-        return $case;
     }
 
-    /** A copy gets entries of its own: an entry belongs to one case. */
-    private function storeEntries(CaseRecord $case, Node $document, bool $renew): void
+    /** A file may know a picture by its checksum alone. */
+    private static function isDescribed(Node $photograph): bool
     {
-        $newIds = [];
-        $heads = $first = [];
-        foreach ($document->get('entries')->items() as $node) {
-            $entry = Entry::fromNode($node);
-            if ($renew) {
-                $newIds[$entry->id] = Uuid::v7()->toRfc4122();
-                $entry = new Entry(
-                    $newIds[$entry->id], $entry->kind, $entry->slot, $entry->supersedes === null ? null : $newIds[$entry->supersedes],
-                    $entry->reason, $entry->by, $entry->at, $entry->knowledge, $entry->data,
-                );
-            } elseif ($this->entities->find(EntryRecord::class, $entry->id) !== null) {
-                throw Problem::conflict(
-                    sprintf('The entry %s of this file belongs to another case here.', $entry->id), ['pointer' => $node->pointer.'/id'],
-                );
-            }
-            ++$case->revision;
-            $record = EntryRecord::of($case, $case->revision, $entry);
-            $this->entities->persist($record);
-            $heads[$entry->slot->key()] = $record;
-            $first[$entry->slot->key()] ??= $record->seq;
-        }
-        foreach ($heads as $key => $record) {
-            $this->entities->persist(new SlotHead($case, $key, $record, $first[$key]));
+        return $photograph->has('media_type') && $photograph->has('bytes') && $photograph->has('width') && $photograph->has('height')
+            && $photograph->has('file_name') && $photograph->has('received_at');
+    }
+
+    private function storeSignedCalls(CaseRecord $case, Node $document, bool $renew): void
+    {
+        foreach ($document->maybe('signed_calls')?->items() ?? [] as $i => $node) {
+            $content = $node->get('content')->map();
+            $this->entities->persist(new SignedCall(
+                $renew ? Uuid::v7()->toRfc4122() : Entry::uuid($node->get('id')), $case, $i + 1, $node->get('by')->word(80),
+                $node->get('at')->time(), $content,
+            ));
+            $case->signedVersion = $case->callDocument === ($content['call'] ?? null) ? $case->callVersion : null;
         }
     }
 }

@@ -6,13 +6,15 @@ namespace MuteTapper\App\CaseFile;
 
 use Doctrine\ORM\EntityManagerInterface;
 use MuteTapper\App\Knowledge\KnowledgeFiles;
-use MuteTapper\App\Record\AuditRecord;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
+use MuteTapper\App\Record\Writing;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\Assessment\DocumentRules;
 use MuteTapper\Core\Assessment\EntryForm;
 use MuteTapper\Core\Assessment\EntryRules;
+use MuteTapper\Core\CaseFile\Call;
 use MuteTapper\Core\CaseFile\Settings;
 use MuteTapper\Core\CaseFile\Story;
 use MuteTapper\Core\Document\BadDocument;
@@ -25,70 +27,56 @@ final readonly class Documents
 {
     public function __construct(
         private EntityManagerInterface $entities,
+        private Writing $writing,
         private Cases $cases,
         private KnowledgeFiles $knowledge,
         private ClockInterface $clock,
     ) {
     }
 
+    /** Makes a case, or finds it made: the id is the client's. */
     public function create(string $id, string $name, Engine $engine, string $by): CaseRecord
     {
-        return $this->entities->wrapInTransaction(function () use ($id, $name, $engine, $by): CaseRecord {
-            $known = $this->entities->find(CaseRecord::class, $id);
-            if ($known !== null) {
-                return $known;
-            }
-            $case = new CaseRecord(
+        $this->rules()->checkFlags($engine, '/engine');
+
+        return $this->writing->together(fn (): CaseRecord => $this->entities->find(CaseRecord::class, $id) ?? $this->writing->newCase(
+            new CaseRecord(
                 $id, $this->cases->nextNumber(), $name, $engine->toArray(),
                 ['story' => Story::fromNode(null, $engine)->toArray(), 'settings' => (new Settings())->toArray()], $this->clock->now(),
-            );
-            $this->entities->persist($case);
-            $this->audit($case, 'create', $by);
-
-            return $case;
-        });
+            ), 'create', $by, static fn () => null,
+        ));
     }
 
     public function describe(CaseRecord $case, int $seenVersion, Node $input, string $by): void
     {
-        $this->entities->wrapInTransaction(function () use ($case, $seenVersion, $input, $by): void {
-            $this->raise($case);
+        $this->writing->onCase($case, 'description', $by, function () use ($case, $seenVersion, $input): void {
             self::expect($case->descriptionVersion, $seenVersion, 'story');
+            $settings = Settings::fromNode($input->get('settings'));
+            $this->rules()->checkSettings($settings, '/settings');
             $case->name = $input->get('name')->word();
             $case->description = [
                 'story' => Story::fromNode($input->get('story'), $this->cases->engine($case))->toArray(),
-                'settings' => $this->settings($input->get('settings'))->toArray(),
+                'settings' => $settings->toArray(),
             ];
             ++$case->descriptionVersion;
-            $this->audit($case, 'description', $by);
         });
     }
 
     /** @throws Problem when entries stand at places that the changed engine does not have, with the list */
     public function describeEngine(CaseRecord $case, int $seenVersion, Node $description, string $by): void
     {
-        if (!$description->has('flags')) {
-            // No screen asks for them: what a file brought stays.
-            $description = Node::root(['flags' => $this->cases->engine($case)->toArray()['flags']] + $description->map());
-        }
-        $engine = Engine::fromNode($description);
-        $this->entities->wrapInTransaction(function () use ($case, $seenVersion, $engine, $by): void {
-            $this->raise($case);
+        $this->writing->onCase($case, 'engine', $by, function () use ($case, $seenVersion, $description): void {
             self::expect($case->engineVersion, $seenVersion, 'engine');
-            $orphans = [];
-            $rules = new EntryRules($this->knowledge->current(), new EntryForm(AllSheets::get()));
-            foreach ($this->cases->heads($case) as $entry) {
-                try {
-                    $rules->check($entry, $engine);
-                } catch (BadDocument) {
-                    $orphans[$entry->slot->place] = $this->cases->engine($case)->placeLabel($entry->slot->place) ?? $entry->slot->place;
-                }
+            // No screen asks for them: what a file brought stays.
+            $engine = Engine::fromNode(
+                $description->has('flags')
+                    ? $description
+                    : Node::root(['flags' => $this->cases->engine($case)->toArray()['flags']] + $description->map()),
+            );
+            if ($description->has('flags')) {
+                $this->rules()->checkFlags($engine, '');
             }
-            foreach ($this->cases->story($case)->failed as $place) {
-                if ($engine->station($place) === null) {
-                    $orphans[$place] = $this->cases->engine($case)->placeLabel($place) ?? $place;
-                }
-            }
+            $orphans = $this->orphans($case, $engine);
             if ($orphans !== []) {
                 throw Problem::invalid(
                     sprintf(
@@ -100,52 +88,51 @@ final readonly class Documents
             }
             $case->engine = $engine->toArray();
             ++$case->engineVersion;
-            $this->audit($case, 'engine', $by);
         });
     }
 
-    /** @param array<string, mixed> $call */
-    public function call(CaseRecord $case, int $seenVersion, array $call, string $by): void
+    /** @throws BadDocument when the catalogue has no such cause */
+    public function call(CaseRecord $case, int $seenVersion, Call $call): void
     {
-        $this->entities->wrapInTransaction(function () use ($case, $seenVersion, $call, $by): void {
-            $this->raise($case);
+        $this->rules()->checkCall($call, '');
+        $this->writing->onCase($case, 'call', $call->by, static function () use ($case, $seenVersion, $call): void {
             self::expect($case->callVersion, $seenVersion, 'call');
-            $case->callDocument = $call;
+            $case->callDocument = $call->toArray();
             ++$case->callVersion;
-            $this->audit($case, 'call', $by);
         });
     }
 
-    /** @throws BadDocument when no limit is set by the school, or there is no such limit */
-    private function settings(Node $node): Settings
+    /** Out of the queue's way, or back in it. */
+    public function setAside(CaseRecord $case, bool $aside, string $by): void
     {
-        $settings = Settings::fromNode($node);
-        $limits = $this->knowledge->current()->limits;
-        if (!isset($limits->schools[$settings->school])) {
-            throw BadDocument::at(
-                '/settings/school',
-                sprintf('there is no school “%s”; accepted is one of %s.', $settings->school, implode(', ', array_keys($limits->schools))),
-            );
+        $this->writing->onCase($case, $aside ? 'set aside' : 'taken up', $by, static function () use ($case, $aside): void {
+            $case->setAside = $aside;
+        });
+    }
+
+    /** @return array<string, string> labels of places with something recorded that the changed engine has no place for */
+    private function orphans(CaseRecord $case, Engine $changed): array
+    {
+        $rules = new EntryRules($this->knowledge->current(), new EntryForm(AllSheets::get()));
+        $engine = $this->cases->engine($case);
+        $orphans = [];
+        foreach ($this->cases->heads($case)->entries as $entry) {
+            if (!$rules->allow($entry, $changed) && $rules->allow($entry, $engine)) {
+                $orphans[$entry->slot->place] = $engine->placeLabel($entry->slot->place) ?? $entry->slot->place;
+            }
         }
-        foreach ($settings->schools as $limit => $school) {
-            if (!$limits->has($limit) || !isset($limits->of($limit)->schools[$school])) {
-                throw BadDocument::at('/settings/schools/'.$limit, sprintf('no school “%s” sets a limit of that name.', $school));
+        foreach ($this->cases->story($case)->failed as $place) {
+            if ($changed->station($place) === null) {
+                $orphans[$place] = $engine->placeLabel($place) ?? $place;
             }
         }
 
-        return $settings;
+        return $orphans;
     }
 
-    public function audit(CaseRecord $case, string $action, string $by): void
+    private function rules(): DocumentRules
     {
-        $this->entities->persist(new AuditRecord($case, $case->revision, $action, $by, $this->clock->now(), []));
-    }
-
-    /** Raises the revision first: this takes the write lock, so what is read next cannot be changed by another window. */
-    private function raise(CaseRecord $case): void
-    {
-        $this->entities->getConnection()->executeStatement('UPDATE case_file SET revision = revision + 1 WHERE id = ?', [$case->id]);
-        $this->entities->refresh($case);
+        return new DocumentRules($this->knowledge->current());
     }
 
     private static function expect(int $version, int $seen, string $document): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Cause;
 
+use MuteTapper\Core\CaseFile\Call;
 use OpenApi\Attributes as OA;
 
 /** The analyst’s call as it is being written. */
@@ -18,5 +19,10 @@ final readonly class CallView
         public ?int $confidence,
         public string $by,
     ) {
+    }
+
+    public static function of(Call $call): self
+    {
+        return new self($call->causes, $call->words, $call->confidence, $call->by);
     }
 }

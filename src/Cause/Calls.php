@@ -6,13 +6,14 @@ namespace MuteTapper\App\Cause;
 
 use Doctrine\ORM\EntityManagerInterface;
 use MuteTapper\App\Assessment\Assessments;
-use MuteTapper\App\CaseFile\Documents;
 use MuteTapper\App\Knowledge\KnowledgeFiles;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Record\SignedCall;
+use MuteTapper\App\Record\Writing;
 use MuteTapper\App\Shared\Problem;
-use MuteTapper\Core\Document\BadDocument;
+use MuteTapper\Core\CaseFile\Call;
+use MuteTapper\Core\CaseFile\SignedContent;
 use MuteTapper\Core\Document\Node;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
@@ -23,7 +24,7 @@ final readonly class Calls
     public function __construct(
         private EntityManagerInterface $entities,
         private Cases $cases,
-        private Documents $documents,
+        private Writing $writing,
         private Assessments $assessments,
         private Rankings $rankings,
         private KnowledgeFiles $knowledge,
@@ -31,24 +32,9 @@ final readonly class Calls
     ) {
     }
 
-    /** @throws BadDocument */
-    public function read(Node $node): CallView
-    {
-        $causes = $node->get('causes')->words();
-        foreach ($causes as $i => $cause) {
-            if ($cause !== 'not_listed' && !isset($this->knowledge->current()->network->causes[$cause])) {
-                throw BadDocument::at('/causes/'.$i, sprintf('there is no cause “%s”.', $cause));
-            }
-        }
-
-        return new CallView(
-            $causes, trim($node->maybe('words')?->text(8000) ?? ''), $node->maybe('confidence')?->whole(0, 100), $node->get('by')->word(80),
-        );
-    }
-
     public function of(CaseRecord $case): ?CallView
     {
-        return $case->callDocument === null ? null : $this->read(Node::root($case->callDocument));
+        return $case->callDocument === null ? null : CallView::of(Call::fromNode(Node::root($case->callDocument)));
     }
 
     public function signed(CaseRecord $case): ?SignedCallView
@@ -57,34 +43,44 @@ final readonly class Calls
         if ($signed === null) {
             return null;
         }
-        $content = Node::root($signed->content);
+        $content = SignedContent::fromNode(Node::root($signed->content));
 
         return new SignedCallView(
-            $this->read($content->get('call')), $signed->by, $signed->at->format(\DATE_ATOM),
-            $content->get('ranking')->get('sentence')->text(), $content->get('revision')->whole(0, \PHP_INT_MAX),
-        );
-    }
-
-    public function write(CaseRecord $case, int $seenVersion, CallView $call): void
-    {
-        $this->documents->call(
-            $case, $seenVersion,
-            ['causes' => $call->causes, 'words' => $call->words, 'confidence' => $call->confidence, 'by' => $call->by], $call->by,
+            CallView::of($content->call), $signed->by, $signed->at->format(\DATE_ATOM), $content->sentence, $content->revision,
+            $case->signedVersion === $case->callVersion,
         );
     }
 
     /** @throws Problem when the call is not complete, or was changed after it was looked at */
     public function sign(CaseRecord $case, int $seenVersion, string $by): void
     {
-        $call = $this->of($case);
-        if ($case->callVersion !== $seenVersion) {
-            throw Problem::changedMeanwhile(
-                'The call was changed in another window. Read it before you sign.', ['version' => $case->callVersion],
+        // The ranking is computed before the lock; inside it is found again, unless something was recorded meanwhile.
+        $this->rankings->of($case);
+        $this->writing->onCase($case, 'sign', $by, function () use ($case, $seenVersion, $by): void {
+            if ($case->callVersion !== $seenVersion) {
+                throw Problem::changedMeanwhile(
+                    'The call was changed in another window. Read it before you sign.', ['version' => $case->callVersion],
+                );
+            }
+            if ($case->signedVersion === $case->callVersion) {
+                throw Problem::conflict('This call is signed as it stands. Change it first to sign it anew.');
+            }
+            $call = $case->callDocument === null ? null : Call::fromNode(Node::root($case->callDocument));
+            if ($call === null || !$call->isComplete()) {
+                throw Problem::invalid('A call needs a cause, your reasons in words, and how sure you are before it can be signed.');
+            }
+            $this->knowledge->keep();
+            $last = $this->cases->signedCall($case);
+            $this->entities->persist(
+                new SignedCall(Uuid::v7()->toRfc4122(), $case, ($last->seq ?? 0) + 1, $by, $this->clock->now(), $this->frozen($case, $call)),
             );
-        }
-        if ($call === null || $call->causes === [] || $call->words === '' || $call->confidence === null) {
-            throw Problem::invalid('A call needs a cause, your reasons in words, and how sure you are before it can be signed.');
-        }
+            $case->signedVersion = $case->callVersion;
+        });
+    }
+
+    /** @return array<string, mixed> what was shown when it was signed */
+    private function frozen(CaseRecord $case, Call $call): array
+    {
         $assessment = $this->assessments->of($case);
         $ledgers = [];
         foreach ($call->causes as $cause) {
@@ -94,19 +90,15 @@ final readonly class Calls
                 continue; // not listed, or ruled out by the build: the analyst may still call it
             }
         }
-        $content = json_decode(json_encode([
-            'call' => $call,
+
+        return Node::root(json_decode(json_encode([
+            'call' => $call->toArray(),
             'ranking' => $this->rankings->of($case),
             'ledgers' => $ledgers,
             'revision' => $case->revision,
             'knowledge' => $this->knowledge->current()->hash,
             'core' => $this->assessments->coreHash(),
             'school' => $assessment->case->settings->school,
-        ], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION), true, 64, \JSON_THROW_ON_ERROR);
-        $this->entities->wrapInTransaction(function () use ($case, $by, $content): void {
-            $this->knowledge->keep();
-            $this->entities->persist(new SignedCall(Uuid::v7()->toRfc4122(), $case, $by, $this->clock->now(), Node::root($content)->map()));
-            $this->documents->audit($case, 'sign', $by);
-        });
+        ], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION), true, 64, \JSON_THROW_ON_ERROR))->map();
     }
 }

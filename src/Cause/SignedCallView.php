@@ -17,6 +17,8 @@ final readonly class SignedCallView
         #[OA\Property(description: 'what the ranking said then')]
         public string $rankingSentence,
         public int $revision,
+        #[OA\Property(description: 'whether the call stands as it was signed')]
+        public bool $stands,
     ) {
     }
 }

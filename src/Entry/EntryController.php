@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace MuteTapper\App\Entry;
 
 use MuteTapper\App\Record\CaseRecord;
-use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\Core\Entry\Entry;
 use OpenApi\Attributes as OA;
@@ -23,12 +22,10 @@ final class EntryController
             new OA\Response(response: 201, description: 'recorded', content: new OA\JsonContent(ref: RecordedEntry::class)),
             new OA\Response(response: 200, description: 'was recorded before', content: new OA\JsonContent(ref: RecordedEntry::class)),
         ])]
-    public function record(CaseRecord $case, Request $request, Cases $cases, EntryRecorder $recorder): JsonResponse
+    public function record(CaseRecord $case, Request $request, EntryRecorder $recorder): JsonResponse
     {
         [$entry, $isNew] = $recorder->record($case, Entry::fromNode(JsonBody::of($request)));
 
-        return new JsonResponse(
-            new RecordedEntry(EntryView::of($entry, $cases->settings($case)->units), $case->revision), $isNew ? 201 : 200,
-        );
+        return new JsonResponse(new RecordedEntry($entry, $case->revision), $isNew ? 201 : 200);
     }
 }

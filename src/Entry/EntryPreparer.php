@@ -48,7 +48,9 @@ final readonly class EntryPreparer
      */
     public function prepare(Entry $typed, Engine $engine, UnitSystem $units): Entry
     {
-        $this->form->checkPlace($typed, $engine);
+        if ($typed->kind !== EntryKind::Withdrawal) {
+            $this->form->checkPlace($typed, $engine);
+        }
         $prepared = new Entry(
             $typed->id, $typed->kind, $typed->slot, $typed->supersedes, $typed->reason, $typed->by, $typed->at,
             $this->knowledge->current()->hash,

@@ -4,86 +4,86 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Entry;
 
-use Doctrine\ORM\EntityManagerInterface;
 use MuteTapper\App\Knowledge\KnowledgeFiles;
-use MuteTapper\App\Record\AuditRecord;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
-use MuteTapper\App\Record\EntryRecord;
-use MuteTapper\App\Record\SlotHead;
+use MuteTapper\App\Record\StoredEntries;
+use MuteTapper\App\Record\Writing;
 use MuteTapper\App\Shared\Problem;
+use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Entry\Entry;
-use Psr\Clock\ClockInterface;
+use MuteTapper\Core\Quantity\UnitSystem;
 
-/** Records entries: each exactly once, each on top of the head it was made against, each in one transaction with its audit. */
+/** Records entries: each exactly once, each on top of the head it was made against. */
 final readonly class EntryRecorder
 {
     public function __construct(
-        private EntityManagerInterface $entities,
+        private StoredEntries $entries,
         private EntryPreparer $preparer,
         private Cases $cases,
         private KnowledgeFiles $knowledge,
-        private ClockInterface $clock,
+        private Writing $writing,
     ) {
     }
 
     /**
-     * @return array{Entry, bool} the entry as it stands, and whether it is new
+     * @return array{EntryView, bool} the entry as it is shown, and whether it is new
      *
      * @throws Problem when the slot's head changed meanwhile
      */
     public function record(CaseRecord $case, Entry $typed): array
     {
-        $known = $this->entities->find(EntryRecord::class, $typed->id);
-        if ($known !== null) {
-            if ($known->case !== $case) {
+        return $this->writing->together(function () use ($case, $typed): array {
+            $known = $this->entries->caseOf($typed->id);
+            if ($known !== null && $known !== $case->id) {
                 throw Problem::conflict('An entry with this id belongs to another case.');
             }
 
-            return [$known->entry(), false];
-        }
-        if ($typed->supersedes !== null && $typed->reason === null && $this->cases->signedCall($case) !== null) {
-            throw Problem::invalid(
-                'The call is signed: a correction now needs its reason (mistyped, re-measured, seen again or undone).',
-                ['pointer' => '/reason'],
-            );
-        }
-        $entry = $this->preparer->prepare($typed, $this->cases->engine($case), $this->cases->settings($case)->units);
-
-        return [$this->entities->wrapInTransaction(fn (): Entry => $this->store($case, $entry)), true];
+            return $known === null
+                ? [$this->store($case, $typed), true]
+                : [EntryView::of($this->entries->get($typed->id), $this->cases->settings($case)->units), false];
+        });
     }
 
-    private function store(CaseRecord $case, Entry $entry): Entry
+    private function store(CaseRecord $case, Entry $typed): EntryView
     {
-        $connection = $this->entities->getConnection();
-        // Written first, so that this transaction holds the write lock before it reads the head.
-        $connection->executeStatement('UPDATE case_file SET revision = revision + 1 WHERE id = ?', [$case->id]);
-        $this->entities->refresh($case);
-        $head = $this->entities->find(SlotHead::class, ['case' => $case->id, 'slotKey' => $entry->slot->key()]);
-        if ($head !== null) {
-            $this->entities->refresh($head);
+        $work = function () use ($case, $typed): EntryView {
+            if ($typed->supersedes !== null && $typed->reason === null && $this->cases->signedCall($case) !== null) {
+                throw Problem::invalid(
+                    'The call is signed: a correction now needs its reason (mistyped, re-measured, seen again or undone).',
+                    ['pointer' => '/reason'],
+                );
+            }
+            $units = $this->cases->settings($case)->units;
+            $entry = $this->preparer->prepare($typed, $this->cases->engine($case), $units);
+            $head = $this->entries->headOf($case, $entry->slot);
+            if ($head !== $entry->supersedes) {
+                throw $this->contested($head, EntryView::of($entry, $units), $units);
+            }
+            $this->knowledge->keep();
+            $this->entries->append($case, [$entry], $case->revision);
+
+            return EntryView::of($entry, $units);
+        };
+
+        return $this->writing->onCase($case, 'entry '.$typed->kind->value, $typed->by, $work, ['entry' => $typed->id]);
+    }
+
+    /** @param string|null $head id of what stands there */
+    private function contested(?string $head, EntryView $yours, UnitSystem $units): Problem
+    {
+        if ($head === null) {
+            return Problem::conflict('The entry it corrects is not here.', ['current' => null, 'yours' => $yours]);
         }
-        if ($head?->entry->id !== $entry->supersedes) {
-            throw Problem::conflict(
-                $head === null ? 'The entry it corrects is not here.' : sprintf('%s filled this place meanwhile.', $head->entry->by),
-                [
-                    'current' => $head === null ? null : EntryView::of($head->entry->entry(), $this->cases->settings($case)->units),
-                    'yours' => EntryView::of($entry, $this->cases->settings($case)->units),
-                ],
+        try {
+            $current = EntryView::of($this->entries->get($head), $units);
+        } catch (BadDocument) {
+            return Problem::conflict(
+                'What stands here cannot be read. Take it back first: it is listed as not read.',
+                ['current' => null, 'unread' => $head, 'yours' => $yours],
             );
         }
-        $this->knowledge->keep();
-        $record = EntryRecord::of($case, $case->revision, $entry);
-        $this->entities->persist($record);
-        if ($head === null) {
-            $this->entities->persist(new SlotHead($case, $entry->slot->key(), $record, $record->seq));
-        } else {
-            $head->entry = $record;
-        }
-        $this->entities->persist(
-            new AuditRecord($case, $case->revision, 'entry '.$entry->kind->value, $entry->by, $this->clock->now(), ['entry' => $entry->id]),
-        );
 
-        return $entry;
+        return Problem::conflict(sprintf('%s filled this place meanwhile.', $current->by), ['current' => $current, 'yours' => $yours]);
     }
 }

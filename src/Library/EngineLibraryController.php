@@ -6,6 +6,7 @@ namespace MuteTapper\App\Library;
 
 use Doctrine\ORM\EntityManagerInterface;
 use MuteTapper\App\Engine\EngineInput;
+use MuteTapper\App\Record\Writing;
 use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\Core\Engine\Engine;
@@ -44,22 +45,28 @@ final class EngineLibraryController
         ], type: 'object')), responses: [
             new OA\Response(response: 201, description: 'saved', content: new OA\JsonContent(ref: SavedEngineView::class)),
         ])]
-    public function save(Request $request, EntityManagerInterface $entities, ClockInterface $clock): JsonResponse
+    public function save(Request $request, EntityManagerInterface $entities, Writing $writing, ClockInterface $clock): JsonResponse
     {
         $input = JsonBody::of($request);
         $name = trim($input->get('name')->word(120));
         $engine = Engine::fromNode(EngineInput::toDescription($input->get('engine')));
         $by = $input->get('by')->word(80);
-        $saved = $entities->getRepository(SavedEngine::class)->findOneBy(['name' => $name]);
-        if ($saved !== null && !($input->maybe('replace')?->flag() ?? false)) {
-            throw Problem::conflict(sprintf('The library has an engine “%s” already. Save it under another name, or replace it.', $name));
-        }
-        $saved ??= new SavedEngine(Uuid::v7()->toRfc4122(), $name, $engine->toArray(), $by, $clock->now());
-        $saved->engine = $engine->toArray();
-        $saved->by = $by;
-        $saved->at = $clock->now();
-        $entities->persist($saved);
-        $entities->flush();
+        $replace = $input->maybe('replace')?->flag() ?? false;
+        $saved = $writing->together(static function () use ($entities, $clock, $name, $engine, $by, $replace): SavedEngine {
+            $saved = $entities->getRepository(SavedEngine::class)->findOneBy(['name' => $name]);
+            if ($saved !== null && !$replace) {
+                throw Problem::conflict(
+                    sprintf('The library has an engine “%s” already. Save it under another name, or replace it.', $name),
+                );
+            }
+            $saved ??= new SavedEngine(Uuid::v7()->toRfc4122(), $name, $engine->toArray(), $by, $clock->now());
+            $saved->engine = $engine->toArray();
+            $saved->by = $by;
+            $saved->at = $clock->now();
+            $entities->persist($saved);
+
+            return $saved;
+        });
 
         return new JsonResponse(SavedEngineView::of($saved), 201);
     }

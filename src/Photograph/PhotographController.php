@@ -8,6 +8,7 @@ use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Record\WorkingCopyState;
 use MuteTapper\App\Shared\Problem;
+use MuteTapper\App\Shared\Query;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -17,9 +18,9 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Receives photographs and gives them out. */
 final class PhotographController
 {
-    #[Route('/api/photographs', methods: ['POST'])]
+    #[Route('/api/cases/{id}/photographs', methods: ['POST'])]
     #[OA\Post(
-        path: '/api/photographs', operationId: 'keepPhotograph',
+        path: '/api/cases/{id}/photographs', operationId: 'keepPhotograph',
         parameters: [new OA\HeaderParameter(name: 'X-File-Name', schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(
             required: true,
@@ -28,33 +29,33 @@ final class PhotographController
         responses: [
             new OA\Response(response: 201, description: 'kept', content: new OA\JsonContent(ref: PhotographView::class)),
         ])]
-    public function keep(Request $request, PhotographStore $store): JsonResponse
+    public function keep(CaseRecord $case, Request $request, PhotographStore $store): JsonResponse
     {
-        $name = rawurldecode($request->headers->get('X-File-Name') ?? 'The picture');
+        $name = Query::fileName($request, 'The picture');
         if ((int) $request->headers->get('Content-Length', '0') > PhotographStore::MOST_BYTES) {
             throw Problem::tooLarge(sprintf('%s has more than 40 MB.', $name));
         }
 
-        return new JsonResponse(PhotographView::of($store->keep($request->getContent(), $name)), 201);
+        return new JsonResponse(PhotographView::of($store->keep($case, $request->getContent(), $name)), 201);
     }
 
-    #[Route('/api/photographs/{sha256}', methods: ['GET'], requirements: ['sha256' => '[0-9a-f]{64}'])]
-    #[OA\Get(path: '/api/photographs/{sha256}', operationId: 'getPhotograph', responses: [
+    #[Route('/api/cases/{id}/photographs/{sha256}', methods: ['GET'], requirements: ['sha256' => '[0-9a-f]{64}'])]
+    #[OA\Get(path: '/api/cases/{id}/photographs/{sha256}', operationId: 'getPhotograph', responses: [
         new OA\Response(response: 200, description: 'its facts', content: new OA\JsonContent(ref: PhotographView::class)),
     ])]
-    public function facts(string $sha256, PhotographStore $store): JsonResponse
+    public function facts(CaseRecord $case, string $sha256, PhotographStore $store): JsonResponse
     {
-        return new JsonResponse(PhotographView::of($store->get($sha256)));
+        return new JsonResponse(PhotographView::of($store->ofCase($case, $sha256)));
     }
 
     /** The original byte for byte, or the working copy; the original stands in while the copy is being made. */
     #[Route(
-        '/api/photographs/{sha256}/{which}', methods: ['GET'],
+        '/api/cases/{id}/photographs/{sha256}/{which}', methods: ['GET'],
         requirements: ['sha256' => '[0-9a-f]{64}', 'which' => 'original|working'],
     )]
-    public function picture(string $sha256, string $which, PhotographStore $store): BinaryFileResponse
+    public function picture(CaseRecord $case, string $sha256, string $which, PhotographStore $store): BinaryFileResponse
     {
-        $photograph = $store->get($sha256);
+        $photograph = $store->ofCase($case, $sha256);
         $ready = $which === 'working' && $photograph->workingCopy === WorkingCopyState::Ready;
         $path = $ready ? $store->workingCopy($sha256) : $store->original($sha256);
         if (!is_file($path)) {

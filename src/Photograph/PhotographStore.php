@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace MuteTapper\App\Photograph;
 
 use Doctrine\ORM\EntityManagerInterface;
+use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Photograph;
+use MuteTapper\App\Record\PicturesOfCases;
 use MuteTapper\App\Record\WorkingCopyState;
+use MuteTapper\App\Record\Writing;
 use MuteTapper\App\Shared\Problem;
+use MuteTapper\App\Shared\WholeFile;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\MessageBusInterface;
 
@@ -21,35 +25,46 @@ final readonly class PhotographStore
     public function __construct(
         private string $dataFolder,
         private EntityManagerInterface $entities,
+        private Writing $writing,
+        private PicturesOfCases $pictures,
         private MessageBusInterface $bus,
         private ClockInterface $clock,
     ) {
     }
 
     /** @throws Problem when the content is not an acceptable picture; judged from its header, before anything is decoded */
-    public function keep(string $content, string $fileName): Photograph
+    public function keep(CaseRecord $case, string $content, string $fileName): Photograph
     {
         [$mediaType, $width, $height] = $this->inspect($content, $fileName);
         $sha256 = hash('sha256', $content);
-        $known = $this->entities->find(Photograph::class, $sha256);
+        // The file is whole before anything names it.
         $this->write($this->original($sha256), $content);
-        if ($known !== null) {
-            if ($known->workingCopy === WorkingCopyState::Missing) {
-                $known->workingCopy = WorkingCopyState::Waiting;
-                $this->entities->flush();
+
+        return $this->writing->together(function () use ($case, $sha256, $mediaType, $content, $width, $height, $fileName): Photograph {
+            $photograph = $this->entities->find(Photograph::class, $sha256);
+            if ($photograph === null) {
+                $photograph = new Photograph(
+                    $sha256, $mediaType, strlen($content), $width, $height, mb_substr($fileName, 0, 200), $this->clock->now(),
+                );
+                $this->entities->persist($photograph);
+            }
+            $this->pictures->add($case, $sha256);
+            if ($photograph->workingCopy !== WorkingCopyState::Ready) {
+                // Asked for again is queued again, whatever became of the first time.
+                $photograph->workingCopy = WorkingCopyState::Waiting;
                 $this->bus->dispatch(new MakeWorkingCopy($sha256));
             }
 
-            return $known;
-        }
-        $photograph = new Photograph(
-            $sha256, $mediaType, strlen($content), $width, $height, mb_substr($fileName, 0, 200), $this->clock->now(),
-        );
-        $this->entities->persist($photograph);
-        $this->entities->flush();
-        $this->bus->dispatch(new MakeWorkingCopy($sha256));
+            return $photograph;
+        });
+    }
 
-        return $photograph;
+    /** @throws Problem when it was not received for this case */
+    public function ofCase(CaseRecord $case, string $sha256): Photograph
+    {
+        return $this->pictures->has($case, $sha256)
+            ? $this->get($sha256)
+            : throw Problem::notFound('This case has no photograph with this checksum.');
     }
 
     public function get(string $sha256): Photograph
@@ -71,17 +86,8 @@ final readonly class PhotographStore
     /** Writes a file so that it is either whole or not there. */
     public function write(string $path, string $content): void
     {
-        if (is_file($path)) {
-            return;
-        }
-        if (!is_dir(dirname($path))) {
-            @mkdir(dirname($path), 0o755, true);
-        }
-        $aside = $path.'.'.bin2hex(random_bytes(6)).'.part';
-        $file = fopen($aside, 'x');
-        if ($file === false || fwrite($file, $content) !== strlen($content) || !fsync($file) || !fclose($file) || !rename($aside, $path)) {
-            @unlink($aside);
-            throw new \RuntimeException('The photograph could not be written to '.dirname($path));
+        if (!is_file($path)) {
+            WholeFile::write($path, $content);
         }
     }
 

@@ -28,6 +28,14 @@ class CaseRecord
     #[ORM\Column]
     public int $callVersion = 1;
 
+    /** The version of the call that was signed last. */
+    #[ORM\Column(nullable: true)]
+    public ?int $signedVersion = null;
+
+    /** Out of the queue's way, and kept. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $setAside = false;
+
     /**
      * @param array<string, mixed> $engine as Engine::toArray
      * @param array<string, mixed> $description story, settings, label

@@ -70,10 +70,18 @@ final class AnnotatedPicture
                 '<text x="%.1F" y="%.1F" font-size="%.1F" font-family="sans-serif" font-weight="bold" text-anchor="middle" %s>%s</text>',
                 $one->shape === Shape::Mark ? $x : ($x + $endX) / 2,
                 $one->shape === Shape::Mark ? $y + 5 * $pixel : ($y + $endY) / 2 - 9 * $pixel, 15 * $pixel, $how,
-                htmlspecialchars($text, \ENT_XML1),
+                htmlspecialchars(self::withoutControls($text), \ENT_XML1),
             );
         }
 
         return $svg;
+    }
+
+    /** Characters that no XML document may have, such as a vertical tab, are shown as replaced [pub: XML 1.0, 2.2, from memory]. */
+    private static function withoutControls(string $text): string
+    {
+        $allowed = '\x{9}\x{A}\x{D}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}';
+
+        return preg_replace('/[^'.$allowed.']/u', "\u{FFFD}", mb_scrub($text)) ?? '';
     }
 }

@@ -67,14 +67,7 @@ final readonly class ReportMaker
         $tables = new SheetTables($assessment);
         $signed = $this->calls->signed($record);
         $call = $signed->call ?? $this->calls->of($record);
-        $worst = [];
-        foreach ($case->findings() as $finding) {
-            $worst[$finding->place] = max($worst[$finding->place] ?? 0, $finding->severity->value);
-        }
         $progress = Progress::of($case, $assessment->bench->sheets, $story, $call !== null, $signed !== null);
-        foreach (array_keys($progress->looked) as $place) {
-            $worst[$place] ??= 0;
-        }
 
         return [
             'fonts' => $this->pdf->fonts(),
@@ -82,17 +75,13 @@ final readonly class ReportMaker
             'name' => $record->name,
             'date' => $this->clock->now(),
             'engine' => EngineView::of($case->engine),
-            'plan' => self::image(HeadPlanSvg::of(HeadPlan::of($case->engine), $worst, $story->failed)),
+            'plan' => self::image(HeadPlanSvg::of(HeadPlan::of($case->engine), $progress->worst(), $story->failed)),
             'failed' => array_map(static fn (string $place): string => $case->engine->placeLabel($place) ?? $place, $story->failed),
             'answers' => $story->answers,
             'questions' => Story::QUESTIONS,
             'call' => $call,
             'signed' => $signed,
-            'calledCauses' => array_map(
-                static fn (string $code): string => ($assessment->knowledge->network->causes[$code] ?? null)
-                    ->label ?? 'Something not listed',
-                $call->causes ?? [],
-            ),
+            'calledCauses' => array_map($assessment->knowledge->network->nameOf(...), $call->causes ?? []),
             'ranking' => $ranking,
             'ledgers' => $this->ledgers($assessment, $call->causes ?? $ranking->leading),
             'findings' => $this->findings($assessment),

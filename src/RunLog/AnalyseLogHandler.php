@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\RunLog;
 
-use Doctrine\ORM\EntityManagerInterface;
+use MuteTapper\App\Shared\Faults;
+use MuteTapper\App\Shared\NoRoom;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\RunLog\LogAnalyser;
@@ -20,33 +21,34 @@ final readonly class AnalyseLogHandler
     /** Places remembered in the file, so that a stretch can be read again without the rest. */
     private const MOST_PLACES = 4096;
 
-    public function __construct(private LogStore $store, private EntityManagerInterface $entities)
+    public function __construct(private LogStore $store, private Faults $faults)
     {
     }
 
     public function __invoke(AnalyseLog $work): void
     {
         $analysis = $this->store->analysis($work->analysis);
-        $this->entities->refresh($analysis);
-        if ($analysis->state === AnalysisState::Cancelled || $analysis->state === AnalysisState::Ready) {
+        if ($analysis->state === AnalysisState::Ready || !$this->store->report($analysis, AnalysisState::Reading, 0, 0)) {
             return;
         }
-        $this->report($analysis, AnalysisState::Reading, 0, 0);
         $analyser = new LogAnalyser(Thresholds::fromNode(Node::root($analysis->thresholds)));
         try {
             $index = $this->read($analysis, $analyser);
+            if ($index === null) {
+                return; // cancelled meanwhile
+            }
+            $result = $analyser->result();
+            $this->store->writeResult($analysis, $result, $index);
+            $this->store->report($analysis, AnalysisState::Ready, $result->rows, $analysis->file->bytes);
         } catch (BadDocument $problem) {
-            $analysis->message = $problem->reason;
-            $this->report($analysis, AnalysisState::Failed, $analysis->rows, $analysis->bytesRead);
-
-            return;
+            $this->store->report($analysis, AnalysisState::Failed, $analysis->rows, $analysis->bytesRead, $problem->reason);
+        } catch (NoRoom $noRoom) {
+            $this->store->report($analysis, AnalysisState::Fault, $analysis->rows, $analysis->bytesRead, $noRoom->getMessage().'.');
+        } catch (\Throwable $fault) {
+            $id = $this->faults->log($fault);
+            $words = sprintf('The program failed on this log (%s). Read it again, or tell us what it says in the log.', $id);
+            $this->store->report($analysis, AnalysisState::Fault, $analysis->rows, $analysis->bytesRead, $words);
         }
-        if ($index === null) {
-            return; // cancelled meanwhile
-        }
-        $result = $analyser->result();
-        $this->store->writeResult($analysis, $result, $index);
-        $this->report($analysis, AnalysisState::Ready, $result->rows, $analysis->file->bytes);
     }
 
     /**
@@ -85,11 +87,9 @@ final readonly class AnalyseLogHandler
                     }
                 }
                 if ($rows % self::REPORT_EVERY === 0) {
-                    $this->entities->refresh($analysis);
-                    if ($analysis->state === AnalysisState::Cancelled) {
+                    if (!$this->store->report($analysis, AnalysisState::Reading, $rows, $place)) {
                         return null;
                     }
-                    $this->report($analysis, AnalysisState::Reading, $rows, $place);
                 }
             }
         } finally {
@@ -100,13 +100,5 @@ final readonly class AnalyseLogHandler
         }
 
         return $index;
-    }
-
-    private function report(LogAnalysis $analysis, AnalysisState $state, int $rows, int $bytes): void
-    {
-        $analysis->state = $state;
-        $analysis->rows = $rows;
-        $analysis->bytesRead = $bytes;
-        $this->entities->flush();
     }
 }

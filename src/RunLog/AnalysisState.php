@@ -10,6 +10,9 @@ enum AnalysisState: string
     case Waiting = 'waiting';
     case Reading = 'reading';
     case Ready = 'ready';
+    /** The file cannot be read: it says why. */
     case Failed = 'failed';
+    /** The program failed on it, not the file: asked for again, it begins again. */
+    case Fault = 'fault';
     case Cancelled = 'cancelled';
 }

@@ -12,6 +12,9 @@ use Doctrine\ORM\Mapping as ORM;
 #[ORM\Table(name: 'log_analysis')]
 class LogAnalysis
 {
+    /** Seconds. */
+    private const STUCK_AFTER = 60;
+
     #[ORM\Column(length: 10, enumType: AnalysisState::class)]
     public AnalysisState $state = AnalysisState::Waiting;
 
@@ -24,6 +27,10 @@ class LogAnalysis
 
     #[ORM\Column(type: Types::TEXT, nullable: true)]
     public ?string $message = null;
+
+    /** When it was queued, or last moved on. */
+    #[ORM\Column(type: Types::DATETIME_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $movedAt = null;
 
     /**
      * @param array<string, mixed> $format
@@ -39,5 +46,22 @@ class LogAnalysis
         #[ORM\Column(type: Types::JSON)]
         public readonly array $thresholds,
     ) {
+    }
+
+    public function is(AnalysisState $state, \DateTimeImmutable $now): void
+    {
+        $this->state = $state;
+        $this->movedAt = $now;
+    }
+
+    /** Whether there is nothing to begin anew: it is read, its file is bad, or it moved a moment ago. */
+    public function isSettledOrMoving(\DateTimeImmutable $now): bool
+    {
+        return match ($this->state) {
+            AnalysisState::Ready, AnalysisState::Failed => true,
+            AnalysisState::Waiting, AnalysisState::Reading => $this->movedAt !== null
+                && $now->getTimestamp() - $this->movedAt->getTimestamp() < self::STUCK_AFTER,
+            AnalysisState::Cancelled, AnalysisState::Fault => false,
+        };
     }
 }

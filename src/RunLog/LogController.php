@@ -8,6 +8,7 @@ use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\App\Shared\Problem;
+use MuteTapper\App\Shared\Query;
 use MuteTapper\Core\RunLog\LogFormat;
 use MuteTapper\Core\RunLog\Thresholds;
 use OpenApi\Attributes as OA;
@@ -34,7 +35,7 @@ final class LogController
         ])]
     public function keep(CaseRecord $case, Request $request, Cases $cases, LogStore $store): JsonResponse
     {
-        $name = rawurldecode($request->headers->get('X-File-Name') ?? 'The log');
+        $name = Query::fileName($request, 'The log');
         if ((int) $request->headers->get('Content-Length', '0') > LogStore::MOST_BYTES) {
             throw Problem::tooLarge($name.' has more than 512 MB.');
         }

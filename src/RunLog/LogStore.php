@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace MuteTapper\App\RunLog;
 
 use Doctrine\ORM\EntityManagerInterface;
+use MuteTapper\App\Record\Writing;
 use MuteTapper\App\Shared\Problem;
+use MuteTapper\App\Shared\WholeFile;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\RunLog\LogFormat;
 use MuteTapper\Core\RunLog\LogResult;
@@ -22,6 +24,7 @@ final readonly class LogStore
     public function __construct(
         private string $dataFolder,
         private EntityManagerInterface $entities,
+        private Writing $writing,
         private MessageBusInterface $bus,
         private ClockInterface $clock,
     ) {
@@ -35,14 +38,7 @@ final readonly class LogStore
     public function keep($content, string $fileName): LogFile
     {
         $folder = $this->dataFolder.'/logs';
-        if (!is_dir($folder)) {
-            @mkdir($folder, 0o755, true);
-        }
-        $aside = $folder.'/'.bin2hex(random_bytes(8)).'.part';
-        $file = fopen($aside, 'x');
-        if ($file === false) {
-            throw new \RuntimeException('The log could not be written to '.$folder);
-        }
+        $file = WholeFile::aside($folder, $aside);
         $hash = hash_init('sha256');
         $bytes = 0;
         try {
@@ -53,33 +49,31 @@ final readonly class LogStore
                     throw Problem::tooLarge(sprintf('%s has more than 512 MB.', $fileName));
                 }
                 hash_update($hash, $chunk);
-                if (fwrite($file, $chunk) !== strlen($chunk)) {
-                    throw new \RuntimeException('The log could not be written to '.$folder);
-                }
+                WholeFile::add($file, $chunk, $aside);
             }
             if ($bytes === 0) {
                 throw Problem::unreadable($fileName.' is empty.');
             }
-            fsync($file);
             $sha256 = hash_final($hash);
             try {
                 LogFormat::recognise($this->headOf($aside));
             } catch (BadDocument $problem) {
                 throw Problem::invalid(ucfirst($problem->reason), ['pointer' => $problem->pointer]);
             }
-            rename($aside, $this->path($sha256));
+            WholeFile::finish($file, $aside, $this->path($sha256));
         } finally {
-            fclose($file);
             @unlink($aside);
         }
-        $known = $this->entities->find(LogFile::class, $sha256);
-        if ($known === null) {
-            $known = new LogFile($sha256, $bytes, mb_substr($fileName, 0, 200), $this->clock->now());
-            $this->entities->persist($known);
-            $this->entities->flush();
-        }
 
-        return $known;
+        return $this->writing->together(function () use ($sha256, $bytes, $fileName): LogFile {
+            $known = $this->entities->find(LogFile::class, $sha256);
+            if ($known === null) {
+                $known = new LogFile($sha256, $bytes, mb_substr($fileName, 0, 200), $this->clock->now());
+                $this->entities->persist($known);
+            }
+
+            return $known;
+        });
     }
 
     public function get(string $sha256): LogFile
@@ -110,23 +104,19 @@ final readonly class LogStore
             'sha256',
             json_encode([$file->sha256, $format->toArray(), $thresholds->toArray()], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
         );
-        $analysis = $this->entities->find(LogAnalysis::class, $id);
-        if (
-            $analysis !== null
-            && in_array(
-                $analysis->state,
-                [AnalysisState::Waiting, AnalysisState::Reading, AnalysisState::Ready, AnalysisState::Failed], true,
-            )
-        ) {
-            return $analysis;
-        }
-        $analysis ??= new LogAnalysis($id, $file, $format->toArray(), $thresholds->toArray());
-        $analysis->state = AnalysisState::Waiting;
-        $this->entities->persist($analysis);
-        $this->entities->flush();
-        $this->bus->dispatch(new AnalyseLog($id));
 
-        return $analysis;
+        return $this->writing->together(function () use ($id, $file, $format, $thresholds): LogAnalysis {
+            $analysis = $this->entities->find(LogAnalysis::class, $id);
+            if ($analysis !== null && $analysis->isSettledOrMoving($this->clock->now())) {
+                return $analysis;
+            }
+            $analysis ??= new LogAnalysis($id, $file, $format->toArray(), $thresholds->toArray());
+            $analysis->is(AnalysisState::Waiting, $this->clock->now());
+            $this->entities->persist($analysis);
+            $this->bus->dispatch(new AnalyseLog($id));
+
+            return $analysis;
+        });
     }
 
     public function analysis(string $id): LogAnalysis
@@ -136,10 +126,29 @@ final readonly class LogStore
 
     public function cancel(LogAnalysis $analysis): void
     {
-        if (in_array($analysis->state, [AnalysisState::Waiting, AnalysisState::Reading], true)) {
-            $analysis->state = AnalysisState::Cancelled;
-            $this->entities->flush();
-        }
+        $this->writing->together(function () use ($analysis): void {
+            $this->entities->refresh($analysis);
+            if (in_array($analysis->state, [AnalysisState::Waiting, AnalysisState::Reading], true)) {
+                $analysis->is(AnalysisState::Cancelled, $this->clock->now());
+            }
+        });
+    }
+
+    /** How far a reading is; false when it was cancelled meanwhile, which stands. */
+    public function report(LogAnalysis $analysis, AnalysisState $state, int $rows, int $bytes, ?string $message = null): bool
+    {
+        return $this->writing->together(function () use ($analysis, $state, $rows, $bytes, $message): bool {
+            $this->entities->refresh($analysis);
+            if ($analysis->state === AnalysisState::Cancelled) {
+                return false;
+            }
+            $analysis->is($state, $this->clock->now());
+            $analysis->rows = $rows;
+            $analysis->bytesRead = $bytes;
+            $analysis->message = $message;
+
+            return true;
+        });
     }
 
     /**
@@ -162,11 +171,9 @@ final readonly class LogStore
     /** @param list<array{float, int, int}> $index time, place in the file and line of every so many rows */
     public function writeResult(LogAnalysis $analysis, LogResult $result, array $index): void
     {
-        $aside = $this->resultPath($analysis->id).'.part';
-        file_put_contents($aside, json_encode([
+        WholeFile::write($this->resultPath($analysis->id), json_encode([
             'result' => LogResultView::of($result), 'buckets' => $result->buckets, 'index' => $index,
         ], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
-        rename($aside, $this->resultPath($analysis->id));
     }
 
     private function headOf(string $path): string

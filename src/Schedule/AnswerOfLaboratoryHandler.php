@@ -6,6 +6,7 @@ namespace MuteTapper\App\Schedule;
 
 use MuteTapper\App\Entry\EntryRecorder;
 use MuteTapper\App\Record\Cases;
+use MuteTapper\App\Record\Writing;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\Slot;
@@ -25,11 +26,17 @@ final readonly class AnswerOfLaboratoryHandler
         private Cases $cases,
         private Laboratories $laboratories,
         private EntryRecorder $recorder,
+        private Writing $writing,
         private ClockInterface $clock,
     ) {
     }
 
     public function __invoke(AnswerOfLaboratory $work): void
+    {
+        $this->writing->together(fn () => $this->attach($work));
+    }
+
+    private function attach(AnswerOfLaboratory $work): void
     {
         $record = $this->cases->get($work->caseId);
         $laboratory = $this->laboratories->get($work->laboratory);

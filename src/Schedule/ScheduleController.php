@@ -8,6 +8,7 @@ use MuteTapper\App\Entry\EntryRecorder;
 use MuteTapper\App\Entry\EntryView;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
+use MuteTapper\App\Record\Writing;
 use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
@@ -65,9 +66,9 @@ final class ScheduleController
     public function ask(
         CaseRecord $case,
         Request $request,
-        Cases $cases,
         Laboratories $laboratories,
         EntryRecorder $recorder,
+        Writing $writing,
         MessageBusInterface $bus,
         ClockInterface $clock,
     ): JsonResponse {
@@ -80,20 +81,22 @@ final class ScheduleController
             'taskState' => TaskState::Begun->value,
             'leastDays' => $least, 'mostDays' => $most, 'begun' => $clock->now()->format('Y-m-d'),
         ];
-        [$entry, $isNew] = $recorder->record(
-            $case,
-            new Entry(
-                Entry::uuid($input->get('id')), EntryKind::Task, Task::slot($input->get('task')->word(80)), null, null,
-                $input->get('by')->word(80), $clock->now(), null, $task,
-            ),
-        );
-        if ($isNew) {
-            $bus->dispatch(
-                new AnswerOfLaboratory($case->id, $input->get('task')->word(80), $laboratory->code(), $asked),
-                [new DelayStamp($laboratory->answersAfter())],
-            );
-        }
+        $id = Entry::uuid($input->get('id'));
+        $slot = Task::slot($input->get('task')->word(80));
+        $by = $input->get('by')->word(80);
+        // Asked and noted together: a request that is on record was sent, and one that was sent is on record.
+        $entry = $writing->together(static function () use ($case, $recorder, $bus, $clock, $id, $slot, $by, $task, $laboratory, $asked): EntryView {
+            [$entry, $isNew] = $recorder->record($case, new Entry($id, EntryKind::Task, $slot, null, null, $by, $clock->now(), null, $task));
+            if ($isNew) {
+                $bus->dispatch(
+                    new AnswerOfLaboratory($case->id, $slot->index ?? '', $laboratory->code(), $asked),
+                    [new DelayStamp($laboratory->answersAfter())],
+                );
+            }
 
-        return new JsonResponse(EntryView::of($entry, $cases->settings($case)->units), 202);
+            return $entry;
+        });
+
+        return new JsonResponse($entry, 202);
     }
 }

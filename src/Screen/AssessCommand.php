@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Screen;
 
+use MuteTapper\App\Assessment\NextActView;
 use MuteTapper\App\CaseFile\CaseDocument;
 use MuteTapper\App\Cause\LedgerPresenter;
 use MuteTapper\App\Cause\LedgerView;
@@ -71,7 +72,7 @@ final class AssessCommand extends JsonCommand
                 ),
                 $progress->steps(),
             ),
-            new NextActView($next->step->value, $next->words, $next->place),
+            NextActView::of($next),
         );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Screen;
 
+use MuteTapper\App\Assessment\NextActView;
 use MuteTapper\App\Cause\LedgerView;
 use MuteTapper\App\Cause\RankingView;
 use MuteTapper\App\Sheet\SheetView;

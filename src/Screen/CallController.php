@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Screen;
 
+use MuteTapper\App\CaseFile\Documents;
 use MuteTapper\App\Cause\Calls;
 use MuteTapper\App\Cause\CallView;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\App\Shared\Version;
+use MuteTapper\Core\CaseFile\Call;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -25,11 +27,12 @@ final class CallController
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: CallView::class)),
         responses: [new OA\Response(response: 200, description: 'written', content: new OA\JsonContent(ref: CaseView::class))],
     )]
-    public function write(CaseRecord $case, Request $request, Calls $calls, CasePresenter $presenter): JsonResponse
+    public function write(CaseRecord $case, Request $request, Documents $documents, CasePresenter $presenter): JsonResponse
     {
-        $calls->write($case, Version::seen($request), $calls->read(JsonBody::of($request)));
+        $call = Call::fromNode(JsonBody::of($request));
+        $view = $presenter->viewAfter($case, static fn () => $documents->call($case, Version::seen($request), $call));
 
-        return new JsonResponse($presenter->view($case));
+        return new JsonResponse($view);
     }
 
     #[Route('/signature', methods: ['POST'])]
@@ -44,8 +47,9 @@ final class CallController
     )]
     public function sign(CaseRecord $case, Request $request, Calls $calls, CasePresenter $presenter): JsonResponse
     {
-        $calls->sign($case, Version::seen($request), JsonBody::of($request)->get('by')->word(80));
+        $by = JsonBody::of($request)->get('by')->word(80);
+        $view = $presenter->viewAfter($case, static fn () => $calls->sign($case, Version::seen($request), $by));
 
-        return new JsonResponse($presenter->view($case));
+        return new JsonResponse($view);
     }
 }

@@ -6,11 +6,12 @@ namespace MuteTapper\App\Screen;
 
 use MuteTapper\App\CaseFile\CaseDocument;
 use MuteTapper\App\CaseFile\Documents;
+use MuteTapper\App\CaseFile\RawCase;
 use MuteTapper\App\Engine\EngineInput;
 use MuteTapper\App\Record\CaseRecord;
-use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\App\Shared\Problem;
+use MuteTapper\App\Shared\Query;
 use MuteTapper\App\Shared\Version;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Entry\Entry;
@@ -20,23 +21,11 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** The bench queue and the documents of a case. */
+/** A case and its documents. */
 #[Route('/api/cases')]
 final class CaseController
 {
     private const MOST_BYTES = 64 * 1024 * 1024;
-
-    #[Route('', methods: ['GET'])]
-    #[OA\Get(path: '/api/cases', operationId: 'listCases', responses: [
-        new OA\Response(
-            response: 200, description: 'the bench queue, newest first',
-            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: QueueRowView::class)),
-        ),
-    ])]
-    public function list(Cases $cases, CasePresenter $presenter): JsonResponse
-    {
-        return new JsonResponse(array_map($presenter->row(...), $cases->all()));
-    }
 
     #[Route('', methods: ['POST'])]
     #[OA\Post(
@@ -50,12 +39,12 @@ final class CaseController
     public function create(Request $request, Documents $documents, CasePresenter $presenter): JsonResponse
     {
         $input = JsonBody::of($request);
-        $case = $documents->create(
+        $view = $presenter->viewOf(static fn (): CaseRecord => $documents->create(
             Entry::uuid($input->get('id')), $input->get('name')->word(),
             Engine::fromNode(EngineInput::toDescription($input->get('engine'))), $input->get('by')->word(80),
-        );
+        ));
 
-        return new JsonResponse($presenter->view($case), 201);
+        return new JsonResponse($view, 201);
     }
 
     #[Route('/import', methods: ['POST'], priority: 1)]
@@ -74,12 +63,12 @@ final class CaseController
         if (strlen($request->getContent()) > self::MOST_BYTES) {
             throw Problem::tooLarge('The file has more than 64 MB, which no case document has.');
         }
-        $case = $document->import(
-            $request->getContent(), $request->query->getBoolean('copy'), $request->query->getString('by', 'import'),
-            $request->query->getString('file', 'The file'),
-        );
+        $view = $presenter->viewOf(static fn (): CaseRecord => $document->import(
+            $request->getContent(), $request->query->getBoolean('copy'), Query::word($request, 'by', 'import'),
+            Query::word($request, 'file', 'The file'),
+        ));
 
-        return new JsonResponse($presenter->view($case), 201);
+        return new JsonResponse($view, 201);
     }
 
     #[Route('/{id}', methods: ['GET'])]
@@ -111,9 +100,11 @@ final class CaseController
     public function describe(CaseRecord $case, Request $request, Documents $documents, CasePresenter $presenter): JsonResponse
     {
         $input = JsonBody::of($request);
-        $documents->describe($case, Version::seen($request), $input, $input->get('by')->word(80));
+        $by = $input->get('by')->word(80);
 
-        return new JsonResponse($presenter->view($case));
+        return new JsonResponse(
+            $presenter->viewAfter($case, static fn () => $documents->describe($case, Version::seen($request), $input, $by)),
+        );
     }
 
     #[Route('/{id}/engine', methods: ['PUT'])]
@@ -128,11 +119,12 @@ final class CaseController
         ])]
     public function describeEngine(CaseRecord $case, Request $request, Documents $documents, CasePresenter $presenter): JsonResponse
     {
-        $documents->describeEngine(
-            $case, Version::seen($request), EngineInput::toDescription(JsonBody::of($request)), $request->query->getString('by', 'unknown'),
-        );
+        $engine = EngineInput::toDescription(JsonBody::of($request));
+        $by = Query::word($request, 'by', 'unknown');
 
-        return new JsonResponse($presenter->view($case));
+        return new JsonResponse(
+            $presenter->viewAfter($case, static fn () => $documents->describeEngine($case, Version::seen($request), $engine, $by)),
+        );
     }
 
     #[Route('/{id}/case.json', methods: ['GET'])]
@@ -145,5 +137,30 @@ final class CaseController
                 'Content-Disposition' => sprintf('attachment; filename="case-%04d.json"', $case->number),
             ],
         );
+    }
+
+    #[Route('/{id}/set-aside', methods: ['PUT'])]
+    #[OA\Put(
+        path: '/api/cases/{id}/set-aside', operationId: 'setAside',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['aside', 'by'], properties: [
+            new OA\Property('aside', type: 'boolean'), new OA\Property('by', type: 'string'),
+        ], type: 'object')), responses: [
+            new OA\Response(response: 204, description: 'out of the way of the queue, or back in it'),
+        ])]
+    public function setAside(CaseRecord $case, Request $request, Documents $documents): Response
+    {
+        $input = JsonBody::of($request);
+        $documents->setAside($case, $input->get('aside')->flag(), $input->get('by')->word(80));
+
+        return new Response(null, 204);
+    }
+
+    /** What the database holds of a case as it lies there, for one that cannot be read. */
+    #[Route('/{id}/raw.json', methods: ['GET'])]
+    public function raw(string $id, RawCase $raw): Response
+    {
+        return new Response($raw->of($id), 200, [
+            'Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="case-raw.json"',
+        ]);
     }
 }

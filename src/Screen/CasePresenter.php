@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\App\Screen;
 
 use Doctrine\ORM\EntityManagerInterface;
+use MuteTapper\App\Assessment\NextActView;
 use MuteTapper\App\Cause\Calls;
 use MuteTapper\App\Engine\EngineView;
 use MuteTapper\App\Engine\HeadPlanView;
@@ -14,9 +15,8 @@ use MuteTapper\App\Photograph\PhotographView;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Record\Photograph;
-use MuteTapper\App\Schedule\ScheduleView;
+use MuteTapper\App\Record\Writing;
 use MuteTapper\Core\Assessment\AllSheets;
-use MuteTapper\Core\Assessment\NextAct;
 use MuteTapper\Core\Assessment\Progress;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\CaseFile\Step;
@@ -29,9 +29,7 @@ use MuteTapper\Core\Engine\Station;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Knowledge\Sign;
-use MuteTapper\Core\Schedule\Schedule;
 use MuteTapper\Core\Timeline\Component;
-use Psr\Clock\ClockInterface;
 
 /** Puts a case into the shapes that the screens read. */
 final readonly class CasePresenter
@@ -41,20 +39,41 @@ final readonly class CasePresenter
         private Cases $cases,
         private Calls $calls,
         private KnowledgeFiles $knowledge,
-        private ClockInterface $clock,
+        private Writing $writing,
     ) {
+    }
+
+    /**
+     * What is stored is shown before it is kept: a change that cannot be shown is not made.
+     *
+     * @param \Closure(): mixed $change
+     */
+    public function viewAfter(CaseRecord $record, \Closure $change): CaseView
+    {
+        return $this->writing->together(function () use ($record, $change): CaseView {
+            $change();
+
+            return $this->view($record);
+        });
+    }
+
+    /** @param \Closure(): CaseRecord $make a new case */
+    public function viewOf(\Closure $make): CaseView
+    {
+        return $this->writing->together(fn (): CaseView => $this->view($make()));
     }
 
     public function view(CaseRecord $record): CaseView
     {
-        $case = $this->cases->file($record);
+        $heads = $this->cases->heads($record);
+        $case = $this->cases->fileOf($record, $heads);
         $story = $this->cases->story($record);
         $engine = $case->engine;
         $progress = $this->progress($record, $case, $story);
         $entries = $case->log->entries; // withdrawals included: the next entry of their slot must name them
 
         return new CaseView(
-            $record->id, $record->number, $record->name, $record->revision,
+            $record->id, $record->number, $record->name, $record->revision, $record->setAside,
             EngineView::of($engine), $record->engineVersion, HeadPlanView::of(HeadPlan::of($engine)),
             new StoryView($story->answers, $story->failed),
             new SettingsView($case->settings->units, $case->settings->school, (object) $case->settings->schools),
@@ -74,9 +93,10 @@ final readonly class CasePresenter
                 $engine->parts(),
             ),
             array_map(static fn (Entry $entry): EntryView => EntryView::of($entry, $case->settings->units), $entries),
+            array_map(UnreadEntryView::of(...), $heads->unread),
             $this->photographs($entries),
             $this->steps($progress),
-            self::next($progress->nextAct()),
+            NextActView::of($progress->nextAct()),
             array_keys(array_filter($this->knowledge->current()->signs, static fn (Sign $sign): bool => $sign->isPossibleOn($engine))),
             array_map(
                 static fn (BuildPart $part): BuildPartView => new BuildPartView($part->value, $part->label($engine), $part->isByKind()),
@@ -90,42 +110,6 @@ final readonly class CasePresenter
                 static fn (string $code, string $label): NamedView => new NamedView($code, $label), array_keys(Cams::of($engine)),
                 array_values(Cams::of($engine)),
             ),
-        );
-    }
-
-    public function row(CaseRecord $record): QueueRowView
-    {
-        $case = $this->cases->file($record);
-        $story = $this->cases->story($record);
-        $progress = $this->progress($record, $case, $story);
-        $worst = [];
-        foreach ($case->findings() as $finding) {
-            if ($case->engine->station($finding->place) !== null) {
-                $worst[$finding->place] = max($worst[$finding->place] ?? 0, $finding->severity->value);
-            }
-        }
-        foreach (array_keys($progress->looked) as $place) {
-            $worst[$place] ??= 0;
-        }
-        $signed = $this->calls->signed($record);
-        $causes = $this->knowledge->current()->network->causes;
-
-        return new QueueRowView(
-            $record->id, $record->number, $record->name, $story->answers['customer'], $story->answers['words'],
-            EngineView::summary($case->engine),
-            HeadPlanView::of(HeadPlan::of($case->engine)), $story->failed,
-            $signed === null
-                ? null
-                : implode(
-                    ', ',
-                    array_map(
-                        static fn (string $code): string => ($causes[$code] ?? null)->label ?? 'Something not listed',
-                        $signed->call->causes,
-                    ),
-                ),
-            self::next($progress->nextAct()), (object) $worst,
-            count($case->engine->stations), count($progress->looked), count($progress->measured()), $progress->photographs,
-            ScheduleView::of(Schedule::of($case, $this->clock->now())),
         );
     }
 
@@ -169,10 +153,5 @@ final readonly class CasePresenter
             ),
             Step::cases(),
         );
-    }
-
-    private static function next(NextAct $act): NextActView
-    {
-        return new NextActView($act->step->value, $act->words, $act->place);
     }
 }

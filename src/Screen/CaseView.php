@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Screen;
 
+use MuteTapper\App\Assessment\NextActView;
 use MuteTapper\App\Cause\CallView;
 use MuteTapper\App\Cause\SignedCallView;
 use MuteTapper\App\Engine\EngineView;
@@ -20,6 +21,7 @@ final readonly class CaseView
      * @param list<StationView> $stations
      * @param list<PartView> $parts
      * @param list<EntryView> $entries
+     * @param list<UnreadEntryView> $unread
      * @param list<PhotographView> $photographs
      * @param list<StepView> $steps
      * @param list<string> $possibleSigns
@@ -32,6 +34,7 @@ final readonly class CaseView
         public int $number,
         public string $name,
         public int $revision,
+        public bool $setAside,
         public EngineView $engine,
         public int $engineVersion,
         public HeadPlanView $plan,
@@ -44,6 +47,8 @@ final readonly class CaseView
         public array $stations,
         public array $parts,
         public array $entries,
+        #[OA\Property(description: 'entries that cannot be read', items: new OA\Items(ref: UnreadEntryView::class))]
+        public array $unread,
         public array $photographs,
         public array $steps,
         public NextActView $next,

@@ -19,11 +19,11 @@ final class SqlitePragmas implements Middleware
             public function connect(#[\SensitiveParameter] array $params): Driver\Connection
             {
                 $connection = parent::connect($params);
-                $connection->exec('PRAGMA busy_timeout = 5000');
+                $connection->exec('PRAGMA busy_timeout = 15000');
                 $connection->exec('PRAGMA journal_mode = WAL');
                 $connection->exec('PRAGMA synchronous = FULL');
 
-                return $connection;
+                return new SqliteConnection($connection);
             }
         };
     }

@@ -8,6 +8,7 @@ use MuteTapper\App\Cause\Rankings;
 use MuteTapper\App\Knowledge\KnowledgeFiles;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
+use MuteTapper\App\Record\StoredEntries;
 use MuteTapper\Core\Assessment\AllSheets;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Engine\Engine;
@@ -26,8 +27,12 @@ final readonly class TeardownPresenter
 {
     private const WORTH_A_LOOK = 4;
 
-    public function __construct(private Cases $cases, private Rankings $rankings, private KnowledgeFiles $knowledge)
-    {
+    public function __construct(
+        private Cases $cases,
+        private StoredEntries $entries,
+        private Rankings $rankings,
+        private KnowledgeFiles $knowledge,
+    ) {
     }
 
     public function view(CaseRecord $record): TeardownView
@@ -99,11 +104,8 @@ final readonly class TeardownPresenter
     {
         $case = $this->cases->file($record);
         $moves = [];
-        foreach ($this->cases->entries($record) as $entry) {
-            $part = Part::tryFrom($entry->slot->part);
-            if ($entry->kind !== EntryKind::Custody || $part === null) {
-                continue;
-            }
+        foreach ($this->entries->ofKind($record, EntryKind::Custody, $case->engine) as $entry) {
+            $part = Part::from($entry->slot->part);
             $custody = Custody::fromNode($entry->node());
             $moves[] = new CustodyMoveView(
                 $entry->slot->place, $part->value, self::at($case->engine, $entry->slot->place, $part), $custody->where->value,

@@ -59,7 +59,7 @@ abstract class AppTestCase extends WebTestCase
      */
     protected function send(string $method, string $address, mixed $body = null, int $status = 200, array $headers = []): array
     {
-        $server = ['CONTENT_TYPE' => 'application/json'];
+        $server = ['CONTENT_TYPE' => $headers['Content-Type'] ?? 'application/json', 'HTTP_ORIGIN' => 'http://localhost'];
         foreach ($headers as $name => $value) {
             $server['HTTP_'.strtoupper(str_replace('-', '_', $name))] = $value;
         }

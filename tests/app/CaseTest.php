@@ -126,7 +126,7 @@ final class CaseTest extends AppTestCase
         $problem = $this->send('POST', '/api/cases/import?by=tests&file=bad.json', $file, $status);
         self::assertIsString($problem['detail']);
         self::assertStringContainsString($words, $problem['detail']);
-        self::assertSame([], $this->send('GET', '/api/cases'));
+        self::assertSame([], $this->send('GET', '/api/cases')['rows']);
     }
 
     public function testTheCommandLineWorksWithoutAServer(): void

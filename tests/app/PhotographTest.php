@@ -10,6 +10,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 
 final class PhotographTest extends AppTestCase
 {
+    private ?string $case = null;
+
     private static function jpeg(int $width, int $height): string
     {
         $image = imagecreatetruecolor(max(1, $width), max(1, $height));
@@ -45,7 +47,12 @@ final class PhotographTest extends AppTestCase
     /** @return array<string, mixed> */
     private function upload(string $content, string $name, int $status = 201): array
     {
-        return $this->send('POST', '/api/photographs', $content, $status, ['X-File-Name' => rawurlencode($name)]);
+        $this->case ??= $this->newCase();
+
+        return $this->send(
+            'POST', "/api/cases/$this->case/photographs", $content, $status,
+            ['X-File-Name' => rawurlencode($name), 'Content-Type' => 'application/octet-stream'],
+        );
     }
 
     public function testTheOriginalIsKeptByteForByteAndTheWorkingCopyHasNoMetadata(): void
@@ -57,9 +64,9 @@ final class PhotographTest extends AppTestCase
         $handler = self::getContainer()->get(MakeWorkingCopyHandler::class);
         self::assertInstanceOf(MakeWorkingCopyHandler::class, $handler);
         $handler(new MakeWorkingCopy(self::at($stored, 'sha256')->text()));
-        $this->client->request('GET', '/api/photographs/'.self::at($stored, 'sha256')->text().'/original');
+        $this->client->request('GET', "/api/cases/$this->case/photographs/".self::at($stored, 'sha256')->text().'/original');
         self::assertSame($original, $this->client->getInternalResponse()->getContent());
-        $this->client->request('GET', '/api/photographs/'.self::at($stored, 'sha256')->text().'/working');
+        $this->client->request('GET', "/api/cases/$this->case/photographs/".self::at($stored, 'sha256')->text().'/working');
         $copy = $this->client->getInternalResponse()->getContent();
         self::assertStringNotContainsString('SECRET-PLACE', $copy);
         $size = getimagesizefromstring($copy);
@@ -100,14 +107,14 @@ final class PhotographTest extends AppTestCase
         $handler = self::getContainer()->get(MakeWorkingCopyHandler::class);
         self::assertInstanceOf(MakeWorkingCopyHandler::class, $handler);
         $handler(new MakeWorkingCopy(self::at($stored, 'sha256')->text()));
-        self::assertSame('failed', $this->send('GET', '/api/photographs/'.self::at($stored, 'sha256')->text())['workingCopy']);
-        $this->client->request('GET', '/api/photographs/'.self::at($stored, 'sha256')->text().'/original');
+        self::assertSame('failed', $this->send('GET', "/api/cases/$this->case/photographs/".self::at($stored, 'sha256')->text())['workingCopy']);
+        $this->client->request('GET', "/api/cases/$this->case/photographs/".self::at($stored, 'sha256')->text().'/original');
         self::assertSame($broken, $this->client->getInternalResponse()->getContent());
     }
 
     public function testACaseImportedWithoutItsPicturesTakesThemBackByChecksum(): void
     {
-        $case = $this->newCase();
+        $this->case = $case = $this->newCase();
         $picture = self::jpeg(60, 40);
         $stored = $this->upload($picture, 'a.jpg');
         $this->send(
@@ -120,10 +127,10 @@ final class PhotographTest extends AppTestCase
         self::ensureKernelShutdown();
         $this->setUp();
         $this->send('POST', '/api/cases/import?by=tests', $document, 201);
-        self::assertSame('missing', $this->send('GET', '/api/photographs/'.self::at($stored, 'sha256')->text())['workingCopy']);
-        $this->send('GET', '/api/photographs/'.self::at($stored, 'sha256')->text().'/working', null, 404);
+        self::assertSame('missing', $this->send('GET', "/api/cases/$this->case/photographs/".self::at($stored, 'sha256')->text())['workingCopy']);
+        $this->send('GET', "/api/cases/$this->case/photographs/".self::at($stored, 'sha256')->text().'/working', null, 404);
         $this->upload($picture, 'found again.jpg');
-        self::assertSame('waiting', $this->send('GET', '/api/photographs/'.self::at($stored, 'sha256')->text())['workingCopy']);
+        self::assertSame('waiting', $this->send('GET', "/api/cases/$this->case/photographs/".self::at($stored, 'sha256')->text())['workingCopy']);
         $this->client->request('GET', "/api/cases/$case/case.json");
         self::assertSame($document, (string) $this->client->getResponse()->getContent());
     }

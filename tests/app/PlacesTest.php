@@ -29,7 +29,7 @@ final class PlacesTest extends AppTestCase
     {
         $this->newCase();
         $this->import();
-        $rows = $this->send('GET', '/api/cases');
+        $rows = $this->send('GET', '/api/cases')['rows'];
         self::assertSame([2, 1], [self::at($rows, '0/number')->raw(), self::at($rows, '1/number')->raw()]);
         self::assertSame('Write down the story', self::at($rows, '1/next/words')->text());
         self::assertSame('Measure the spring of 3E', self::at($rows, '0/next/words')->text());
@@ -53,7 +53,7 @@ final class PlacesTest extends AppTestCase
         ];
         $this->send('POST', '/api/cases', $body, 201);
         $this->send('POST', '/api/cases', $body, 201);
-        self::assertCount(1, $this->send('GET', '/api/cases'));
+        self::assertCount(1, self::at($this->send('GET', '/api/cases'), 'rows')->items());
     }
 
     public function testAnEngineIsDrawnBeforeThereIsACase(): void
@@ -210,7 +210,8 @@ final class PlacesTest extends AppTestCase
     {
         [$status, $output] = self::command('demo:load');
         self::assertSame(0, $status, $output);
-        $rows = $this->send('GET', '/api/cases');
+        $rows = $this->send('GET', '/api/cases')['rows'];
+        self::assertIsArray($rows);
         self::assertCount(3, $rows);
         self::assertSame('Spring lost its load', self::at($rows, '2/firstEvent')->text());
         $boundEight = self::at($rows, '1/id')->text();
@@ -218,6 +219,6 @@ final class PlacesTest extends AppTestCase
             'Installed height too small leads', self::at($this->send('GET', "/api/cases/$boundEight/ranking"), 'sentence')->text(),
         );
         self::assertStringContainsString('left out', self::command('demo:load')[1]);
-        self::assertCount(3, $this->send('GET', '/api/cases'));
+        self::assertCount(3, self::at($this->send('GET', '/api/cases'), 'rows')->items());
     }
 }

@@ -36,7 +36,9 @@ final class ReportTest extends AppTestCase
         self::assertNotFalse($image);
         ob_start();
         imagepng($image);
-        $stored = $this->send('POST', '/api/photographs', (string) ob_get_clean(), 201);
+        $stored = $this->send(
+            'POST', "/api/cases/$case/photographs", (string) ob_get_clean(), 201, ['Content-Type' => 'application/octet-stream'],
+        );
         $this->send(
             'POST', "/api/cases/$case/entries",
             self::entry('photograph', ['A1-E1', 'spring', 'photograph', 'x'], ['sha256' => $stored['sha256'], 'caption' => '1E spring']),

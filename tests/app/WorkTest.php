@@ -418,7 +418,10 @@ final class WorkTest extends AppTestCase
     {
         $store = self::getContainer()->get(PhotographStore::class);
         self::assertInstanceOf(PhotographStore::class, $store);
-        $photograph = $store->keep((new BenchCamera(new ArrayAdapter()))->take(PartPicture::SpringCoils, 3, 9), 'simulated.png');
+        $cases = self::getContainer()->get(Cases::class);
+        self::assertInstanceOf(Cases::class, $cases);
+        $case = $cases->get(basename($this->case));
+        $photograph = $store->keep($case, (new BenchCamera(new ArrayAdapter()))->take(PartPicture::SpringCoils, 3, 9), 'simulated.png');
         $this->record(
             'photograph', ['A1-E1', 'spring', 'photograph', 'p'],
             ['sha256' => $photograph->sha256, 'caption' => '1E spring', 'about' => 'coils_bright'],
@@ -471,7 +474,7 @@ final class WorkTest extends AppTestCase
             ],
         );
         $this->record('promise', ['engine', 'schedule', 'promise'], ['date' => '2020-03-01']);
-        $row = $this->send('GET', '/api/cases')[0] ?? null;
+        $row = self::at($this->send('GET', '/api/cases'), 'rows/0')->raw();
         self::assertSame('parts', self::at($row, 'schedule/overdue')->text());
         self::assertTrue(self::at($row, 'schedule/late')->flag());
         self::assertStringContainsString('ago: late', self::at($row, 'schedule/sentence')->text());

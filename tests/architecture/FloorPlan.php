@@ -30,7 +30,7 @@ final class FloorPlan
             ['Calculation', 'Engine', 'Knowledge', 'Record', 'Simulated'],
             ['Assessment', 'CaseFile', 'Entry', 'Gauge', 'Library', 'Photograph', 'RunLog', 'Timeline'],
             ['Before', 'Cause', 'Schedule', 'Sheet'],
-            ['Teardown'],
+            ['Queue', 'Teardown'],
             ['Report', 'Screen'],
         ],
     ];

@@ -2,29 +2,38 @@
 
 declare(strict_types=1);
 
-namespace MuteTapper\App\Screen;
+namespace MuteTapper\App\Queue;
 
+use MuteTapper\App\Assessment\NextActView;
 use MuteTapper\App\Engine\HeadPlanView;
 use MuteTapper\App\Schedule\ScheduleView;
 use OpenApi\Attributes as OA;
 
-/** A case on the bench queue. */
+/** A case on the bench queue. One that cannot be read is a row as well, with what is wrong with it. */
 #[OA\Schema]
 final readonly class QueueRowView
 {
-    /** @param list<string> $failed */
     public function __construct(
         public string $id,
         public int $number,
+        public bool $setAside,
+        #[OA\Property(description: 'why the case cannot be shown; null when it can')]
+        public ?string $unreadable,
+        #[OA\Property(description: 'where the search found its words, with some words around; empty without a search')]
+        public string $found,
         public string $name,
         public string $customer,
         public string $words,
         public string $engine,
-        public HeadPlanView $plan,
+        #[OA\Property(ref: HeadPlanView::class, nullable: true)]
+        public ?object $plan,
+        /** @var list<string> */
+        #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $failed,
         #[OA\Property(description: 'the call, or null while open')]
         public ?string $firstEvent,
-        public NextActView $next,
+        #[OA\Property(ref: NextActView::class)]
+        public object $next,
         #[OA\Property(
             description: 'worst severity by station, 0 for looked and nothing', type: 'object',
             additionalProperties: new OA\AdditionalProperties(type: 'integer'),

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace MuteTapper\App\Screen;
+namespace MuteTapper\App\Assessment;
 
+use MuteTapper\Core\Assessment\NextAct;
 use OpenApi\Attributes as OA;
 
 /** The one thing to do next. */
@@ -15,5 +16,10 @@ final readonly class NextActView
         public string $words,
         public ?string $place,
     ) {
+    }
+
+    public static function of(NextAct $act): self
+    {
+        return new self($act->step->value, $act->words, $act->place);
     }
 }

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace MuteTapper\App\CaseFile;
+namespace MuteTapper\App\Screen;
 
+use MuteTapper\App\CaseFile\CaseDocument;
+use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Shared\JsonCommand;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputArgument;
@@ -14,7 +16,7 @@ use Symfony\Component\Console\Input\InputOption;
 #[AsCommand(name: 'case:import', description: 'Import a case document into the database.')]
 final class ImportCommand extends JsonCommand
 {
-    public function __construct(private readonly CaseDocument $document)
+    public function __construct(private readonly CaseDocument $document, private readonly CasePresenter $presenter)
     {
         parent::__construct();
     }
@@ -29,7 +31,9 @@ final class ImportCommand extends JsonCommand
     protected function result(InputInterface $input): mixed
     {
         $path = self::word($input, 'file');
-        $case = $this->document->import(self::file($path), (bool) $input->getOption('copy'), self::word($input, 'by', true), $path);
+        $case = $this->presenter->viewOf(fn (): CaseRecord => $this->document->import(
+            self::file($path), (bool) $input->getOption('copy'), self::word($input, 'by', true), $path,
+        ));
 
         return ['id' => $case->id, 'number' => $case->number, 'name' => $case->name];
     }

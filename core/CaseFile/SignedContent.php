@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\CaseFile;
+
+use MuteTapper\Core\Document\BadDocument;
+use MuteTapper\Core\Document\Node;
+
+/** What is read back of a signed call: the call, what the ranking said then, and the revision it was about. */
+final readonly class SignedContent
+{
+    private function __construct(public Call $call, public string $sentence, public int $revision)
+    {
+    }
+
+    /** @throws BadDocument */
+    public static function fromNode(Node $content): self
+    {
+        return new self(
+            Call::fromNode($content->get('call')), $content->get('ranking')->get('sentence')->text(),
+            $content->get('revision')->whole(0, \PHP_INT_MAX),
+        );
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Record;
+
+use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
+
+/** Keeps something in step with a case, in the transaction that changed it. */
+#[AutoconfigureTag]
+interface FollowsCase
+{
+    /** @param string $by who changed it */
+    public function changed(CaseRecord $case, string $by): void;
+}
