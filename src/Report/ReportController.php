@@ -8,7 +8,7 @@ use MuteTapper\App\Record\CaseRecord;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** The report as a page and as a PDF. */
+/** The report as a page, as it will print. */
 #[Route('/api/cases/{id}')]
 final class ReportController
 {
@@ -16,17 +16,5 @@ final class ReportController
     public function page(CaseRecord $case, ReportMaker $maker): Response
     {
         return new Response($maker->html($case));
-    }
-
-    #[Route('/report.pdf', methods: ['GET'])]
-    public function pdf(CaseRecord $case, ReportMaker $maker): Response
-    {
-        return new Response(
-            $maker->pdf($case), 200,
-            [
-                'Content-Type' => 'application/pdf',
-                'Content-Disposition' => sprintf('attachment; filename="report-%04d.pdf"', $case->number),
-            ],
-        );
     }
 }

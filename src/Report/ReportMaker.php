@@ -11,6 +11,7 @@ use MuteTapper\App\Cause\LedgerPresenter;
 use MuteTapper\App\Cause\LedgerView;
 use MuteTapper\App\Cause\Rankings;
 use MuteTapper\App\Engine\EngineView;
+use MuteTapper\App\Paper\PaperMaker;
 use MuteTapper\App\Photograph\Measures;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
@@ -21,6 +22,7 @@ use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Assessment\Progress;
 use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\CaseFile\Story;
+use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\HeadPlan;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Entry\EntryKind;
@@ -31,8 +33,10 @@ use Psr\Clock\ClockInterface;
 use Twig\Environment;
 
 /** Makes the report for customer and supplier, as a page and as a PDF with real text. */
-final readonly class ReportMaker
+final readonly class ReportMaker implements PaperMaker
 {
+    private const SHARE_OF_PICTURES = 0.6;
+
     public function __construct(
         private Cases $cases,
         private Assessments $assessments,
@@ -49,16 +53,34 @@ final readonly class ReportMaker
 
     public function html(CaseRecord $record): string
     {
-        return $this->twig->render('report/report.html.twig', $this->content($record));
+        return $this->twig->render('report/report.html.twig', $this->content($record, static function (): void {
+        }));
     }
 
-    public function pdf(CaseRecord $record): string
+    public function kind(): string
     {
-        return $this->pdf->of($this->html($record), numbered: true);
+        return 'report';
     }
 
-    /** @return array<string, mixed> */
-    private function content(CaseRecord $record): array
+    public function options(CaseRecord $case, Node $asked): array
+    {
+        return [];
+    }
+
+    public function make(CaseRecord $case, Node $options, \Closure $progress): string
+    {
+        $page = $this->twig->render('report/report.html.twig', $this->content($case, $progress));
+        $progress(self::SHARE_OF_PICTURES);
+
+        return $this->pdf->of($page, numbered: true);
+    }
+
+    /**
+     * @param \Closure(float): void $told how far it is
+     *
+     * @return array<string, mixed>
+     */
+    private function content(CaseRecord $record, \Closure $told): array
     {
         $assessment = $this->assessments->of($record);
         $case = $assessment->case;
@@ -85,7 +107,7 @@ final readonly class ReportMaker
             'ranking' => $ranking,
             'ledgers' => $this->ledgers($assessment, $call->causes ?? $ranking->leading),
             'findings' => $this->findings($assessment),
-            'photographs' => $this->photographs($assessment),
+            'photographs' => $this->photographs($assessment, $told),
             'measurements' => $tables->readings(),
             'margins' => $tables->margins(
                 Step::Bench,
@@ -138,14 +160,20 @@ final readonly class ReportMaker
         ], $findings);
     }
 
-    /** @return list<array{address: string|null, caption: string, state: string, sha256: string}> */
-    private function photographs(Assessment $assessment): array
+    /**
+     * @param \Closure(float): void $progress
+     *
+     * @return list<array{address: string|null, caption: string, state: string, sha256: string}>
+     */
+    private function photographs(Assessment $assessment, \Closure $progress): array
     {
         $pictures = $drawn = [];
         foreach (Measures::of($assessment->case) as $measure) {
             $drawn[$measure->sha256][] = $measure;
         }
-        foreach ($assessment->case->log->standing(EntryKind::Photograph) as $entry) {
+        $entries = $assessment->case->log->standing(EntryKind::Photograph);
+        foreach ($entries as $i => $entry) {
+            $progress(self::SHARE_OF_PICTURES * $i / count($entries));
             $data = $entry->node();
             $sha256 = $data->get('sha256')->word();
             $photograph = $this->entities->find(Photograph::class, $sha256);

@@ -46,6 +46,21 @@ final class Problem extends \RuntimeException
         return new self(413, 'Too large', $detail, []);
     }
 
+    public static function misdirected(string $detail): self
+    {
+        return new self(421, 'Wrong address', $detail, []);
+    }
+
+    public static function unknownDevice(string $detail): self
+    {
+        return new self(401, 'Device not known', $detail, []);
+    }
+
+    public static function forbidden(string $detail): self
+    {
+        return new self(403, 'Not allowed', $detail, []);
+    }
+
     public static function unsupported(string $detail): self
     {
         return new self(415, 'Kind of file not accepted', $detail, []);

@@ -4,62 +4,79 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Teardown;
 
+use MuteTapper\App\Paper\PaperMaker;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Shared\Pdf;
 use MuteTapper\App\Shared\Problem;
+use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
-use MuteTapper\Core\Engine\Station;
+use MuteTapper\Core\Engine\Site;
+use Symfony\Component\HttpFoundation\RequestStack;
 use Symfony\Component\Process\Process;
 use Twig\Environment;
 
 /** The tags that parts carry through the shop: station, part, case, and a code that opens the station on a phone. */
-final readonly class TagSheet
+final readonly class TagSheet implements PaperMaker
 {
-    public function __construct(private Cases $cases, private Pdf $pdf, private Environment $twig)
+    /** Stations and parts that one sheet is asked for. */
+    private const MOST = 200;
+    private const SHARE_OF_CODES = 0.4;
+
+    public function __construct(private Cases $cases, private Pdf $pdf, private Environment $twig, private RequestStack $requests)
     {
     }
 
-    /**
-     * @param list<string> $stations all where empty
-     * @param list<string> $parts valve, spring, retainer and locks where empty
-     *
-     * @throws Problem when the engine has no such station or part
-     */
-    public function pdf(CaseRecord $case, array $stations, array $parts, string $host): string
+    public function kind(): string
     {
-        return $this->pdf->of(
-            $this->twig->render(
-                'teardown/tags.html.twig', ['fonts' => $this->pdf->fonts(), 'tags' => $this->tags($case, $stations, $parts, $host)],
-            ),
-        );
+        return 'tags';
     }
 
-    /**
-     * @param list<string> $stations
-     * @param list<string> $parts
-     *
-     * @return list<array{label: string, part: string, case: string, name: string, code: string, address: string}>
-     */
-    private function tags(CaseRecord $case, array $stations, array $parts, string $host): array
+    public function options(CaseRecord $case, Node $asked): array
     {
         $engine = $this->cases->engine($case);
+        $stations = array_values(array_unique($asked->maybe('stations')?->words(self::MOST) ?? []));
+        foreach ($stations as $code) {
+            $engine->station($code) ?? throw Problem::notFound(sprintf('This engine has no station “%s”.', $code));
+        }
+        $parts = self::parts($engine, array_values(array_unique($asked->maybe('parts')?->words(self::MOST) ?? [])));
+
+        return [
+            'stations' => $stations === [] ? $engine->sites(Site::Station) : $stations,
+            'parts' => array_map(static fn (Part $part): string => $part->value, $parts),
+            'address' => $this->address(),
+        ];
+    }
+
+    public function make(CaseRecord $case, Node $options, \Closure $progress): string
+    {
+        $engine = $this->cases->engine($case);
+        $parts = self::parts($engine, $options->get('parts')->words());
+        $stations = $options->get('stations')->words();
         $tags = [];
-        foreach ($stations === [
-        ] ? array_map(static fn (Station $station): string => $station->code(), $engine->stations) : $stations as $code) {
-            $station = $engine->station($code) ?? throw Problem::notFound(sprintf('This engine has no station “%s”.', $code));
-            $address = sprintf('%s/case/%s/teardown?at=%s', $host, $case->id, $code);
+        foreach ($stations as $i => $code) {
+            $address = sprintf('%s/case/%s/teardown?at=%s', $options->get('address')->word(), $case->id, $code);
             $picture = self::code($address);
-            foreach (self::parts($engine, $parts) as $part) {
+            foreach ($parts as $part) {
                 $tags[] = [
-                    'label' => $station->label(), 'part' => $part->label($engine), 'case' => sprintf('%04d', $case->number),
-                    'name' => $case->name, 'code' => $picture, 'address' => $address,
+                    'label' => $engine->station($code)?->label() ?? $code, 'part' => $part->label($engine),
+                    'case' => sprintf('%04d', $case->number), 'name' => $case->name, 'code' => $picture, 'address' => $address,
                 ];
             }
+            $progress(self::SHARE_OF_CODES * ($i + 1) / count($stations));
         }
 
-        return $tags;
+        return $this->pdf->of($this->twig->render('teardown/tags.html.twig', ['fonts' => $this->pdf->fonts(), 'tags' => $tags]));
+    }
+
+    /** Where a phone at the bench reaches this shop: told by what serves it, else as this browser reached it. */
+    private function address(): string
+    {
+        $request = $this->requests->getCurrentRequest();
+        $told = $request?->server->getString('MUTE_TAPPER_ADDRESS') ?? '';
+
+        return $told === '' || str_contains($told, '//127.') ? $request?->getSchemeAndHttpHost() ?? $told : $told;
     }
 
     /**

@@ -7,11 +7,9 @@ namespace MuteTapper\App\Teardown;
 use MuteTapper\App\Record\CaseRecord;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
-use Symfony\Component\HttpFoundation\Request;
-use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** The teardown's plan, what is worth a look, where the parts are, and the tags they carry. */
+/** The teardown's plan, what is worth a look, and where the parts are. */
 #[Route('/api/cases/{id}')]
 final class TeardownController
 {
@@ -46,29 +44,5 @@ final class TeardownController
     public function custody(CaseRecord $case, TeardownPresenter $presenter): JsonResponse
     {
         return new JsonResponse($presenter->custody($case));
-    }
-
-    #[Route('/tags.pdf', methods: ['GET'])]
-    public function tags(CaseRecord $case, Request $request, TagSheet $sheet): Response
-    {
-        $parts = array_values(
-            array_filter(explode(',', $request->query->getString('parts')), static fn (string $part): bool => $part !== ''),
-        );
-        $stations = array_values(
-            array_filter(explode(',', $request->query->getString('stations')), static fn (string $station): bool => $station !== ''),
-        );
-
-        return new Response(
-            $sheet->pdf($case, $stations, $parts, self::address($request)), 200,
-            ['Content-Type' => 'application/pdf', 'Content-Disposition' => sprintf('inline; filename="tags-%04d.pdf"', $case->number)],
-        );
-    }
-
-    /** Where a phone at the bench reaches this shop: told by what serves it, else as this browser reached it. */
-    private static function address(Request $request): string
-    {
-        $told = $request->server->getString('MUTE_TAPPER_ADDRESS');
-
-        return $told === '' || str_contains($told, '//127.') ? $request->getSchemeAndHttpHost() : $told;
     }
 }

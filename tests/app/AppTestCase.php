@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\App;
 
+use MuteTapper\App\Paper\MakePaper;
+use MuteTapper\App\Paper\MakePaperHandler;
 use MuteTapper\App\Shared\Kernel;
 use MuteTapper\Core\Document\Node;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
@@ -77,6 +79,26 @@ abstract class AppTestCase extends WebTestCase
         }
 
         return $result;
+    }
+
+    /**
+     * Asks for a paper, does the worker's part, and fetches it.
+     *
+     * @param array<string, mixed> $options
+     * @param array<string, string> $server as the server that serves the shop tells it
+     */
+    protected function paper(string $case, string $kind, array $options = [], array $server = []): string
+    {
+        foreach ($server as $name => $value) {
+            $this->client->setServerParameter($name, $value);
+        }
+        $asked = $this->send('POST', $case.'/papers', ['kind' => $kind, 'options' => (object) $options], 202);
+        $handler = self::getContainer()->get(MakePaperHandler::class);
+        self::assertInstanceOf(MakePaperHandler::class, $handler);
+        $handler(new MakePaper(self::at($asked, 'id')->text()));
+        $this->client->request('GET', $case.'/papers/'.self::at($asked, 'id')->text().'/file');
+
+        return $this->client->getInternalResponse()->getContent();
     }
 
     /** What stands at a pointer of an answer. */

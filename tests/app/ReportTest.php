@@ -45,11 +45,11 @@ final class ReportTest extends AppTestCase
             201,
         );
 
-        $this->client->request('GET', "/api/cases/$case/report.pdf");
+        $pdf = $this->paper("/api/cases/$case", 'report');
         self::assertSame('application/pdf', $this->client->getResponse()->headers->get('Content-Type'));
         $file = tempnam(sys_get_temp_dir(), 'report');
         self::assertIsString($file);
-        file_put_contents($file, (string) $this->client->getResponse()->getContent());
+        file_put_contents($file, $pdf);
         $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -');
         $images = (string) shell_exec('pdfimages -list '.escapeshellarg($file));
         $fonts = (string) shell_exec('pdffonts '.escapeshellarg($file));

@@ -188,10 +188,10 @@ final class WorkTest extends AppTestCase
     /** The code on a tag is read back by a program that knows nothing of this one. */
     public function testTagsCarryTheWayToTheirStation(): void
     {
-        $this->client->request('GET', $this->case.'/tags.pdf?stations=B2-E1&parts=spring,valve');
+        $pdf = $this->paper($this->case, 'tags', ['stations' => ['B2-E1', 'B2-E1'], 'parts' => ['spring', 'valve']]);
         self::assertSame(200, $this->client->getResponse()->getStatusCode());
         $file = tempnam(sys_get_temp_dir(), 'tags');
-        file_put_contents($file, (string) $this->client->getResponse()->getContent());
+        file_put_contents($file, $pdf);
         $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' - ');
         shell_exec(sprintf('pdftoppm -r 200 -png %1$s %1$s', escapeshellarg($file)));
         $code = (string) shell_exec(sprintf('zbarimg -q --raw %s-1.png 2>/dev/null', escapeshellarg($file)));
@@ -202,21 +202,16 @@ final class WorkTest extends AppTestCase
         self::assertStringContainsString('spring', $text);
         $lines = array_unique(array_filter(explode("\n", $code), static fn (string $line): bool => '' !== $line));
         self::assertSame(['http://localhost'.str_replace('/api/cases', '/case', $this->case).'/teardown?at=B2-E1'], array_values($lines));
-        $this->send('GET', $this->case.'/tags.pdf?stations=Z9-E1', null, 404);
+        $this->send('POST', $this->case.'/papers', ['kind' => 'tags', 'options' => ['stations' => ['Z9-E1']]], 404);
     }
 
     /** @return array<mixed> */
     private function upload(string $content, string $name, int $status): array
     {
-        $this->client->request(
-            'POST', $this->case.'/logs', [], [],
-            ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_X_FILE_NAME' => rawurlencode($name)], $content,
+        return $this->send(
+            'POST', $this->case.'/logs', $content, $status,
+            ['Content-Type' => 'application/octet-stream', 'X-File-Name' => rawurlencode($name)],
         );
-        $answer = json_decode((string) $this->client->getResponse()->getContent(), true);
-        self::assertSame($status, $this->client->getResponse()->getStatusCode(), (string) $this->client->getResponse()->getContent());
-        self::assertIsArray($answer);
-
-        return $answer;
     }
 
     public function testALogIsReadInAStreamAndItsEventsAreFound(): void
@@ -436,9 +431,9 @@ final class WorkTest extends AppTestCase
             ['sha256' => $photograph->sha256, 'shape' => 'scale', 'points' => [[60, 745], [210, 745]], 'text' => '0.250 in'],
         );
         self::assertStringStartsWith('0.500 ± 0.0', self::at($this->send('GET', $this->case.'/measures'), '0/measured/shown')->text());
-        $this->client->request('GET', $this->case.'/report.pdf');
+        $pdf = $this->paper($this->case, 'report');
         $file = tempnam(sys_get_temp_dir(), 'report');
-        file_put_contents($file, (string) $this->client->getResponse()->getContent());
+        file_put_contents($file, $pdf);
         $process = new Process(['pdfimages', '-list', $file]);
         self::assertMatchesRegularExpression('/image\s+900\s+600/', $process->mustRun()->getOutput(), 'the picture with its drawings');
         unlink($file);
@@ -499,11 +494,11 @@ final class WorkTest extends AppTestCase
 
     public function testAPhoneFindsTheShopByTheAddressItIsServedAt(): void
     {
-        $this->client->request(
-            'GET', $this->case.'/tags.pdf?stations=A1-E1&parts=valve', [], [], ['MUTE_TAPPER_ADDRESS' => 'http://192.0.2.7:8740'],
+        $pdf = $this->paper(
+            $this->case, 'tags', ['stations' => ['A1-E1'], 'parts' => ['valve']], ['MUTE_TAPPER_ADDRESS' => 'http://192.0.2.7:8740'],
         );
         $file = tempnam(sys_get_temp_dir(), 'tags');
-        file_put_contents($file, (string) $this->client->getResponse()->getContent());
+        file_put_contents($file, $pdf);
         shell_exec(sprintf('pdftoppm -r 200 -png %1$s %1$s', escapeshellarg($file)));
         $code = (string) shell_exec(sprintf('zbarimg -q --raw %s-1.png 2>/dev/null', escapeshellarg($file)));
         unlink($file);

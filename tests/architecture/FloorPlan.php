@@ -27,8 +27,8 @@ final class FloorPlan
         ],
         self::APP => [
             ['Shared'],
-            ['Calculation', 'Engine', 'Knowledge', 'Record', 'Simulated'],
-            ['Assessment', 'CaseFile', 'Entry', 'Gauge', 'Library', 'Photograph', 'RunLog', 'Timeline'],
+            ['Calculation', 'Door', 'Engine', 'Keeping', 'Knowledge', 'Record', 'Simulated'],
+            ['Assessment', 'CaseFile', 'Entry', 'Gauge', 'Library', 'Paper', 'Photograph', 'RunLog', 'Timeline'],
             ['Before', 'Cause', 'Schedule', 'Sheet'],
             ['Queue', 'Teardown'],
             ['Report', 'Screen'],
