@@ -145,14 +145,17 @@ final class CaseController
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['aside', 'by'], properties: [
             new OA\Property('aside', type: 'boolean'), new OA\Property('by', type: 'string'),
         ], type: 'object')), responses: [
-            new OA\Response(response: 204, description: 'out of the way of the queue, or back in it'),
+            new OA\Response(
+                response: 200, description: 'out of the way of the queue, or back in it',
+                content: new OA\JsonContent(required: ['setAside'], properties: [new OA\Property('setAside', type: 'boolean')], type: 'object'),
+            ),
         ])]
-    public function setAside(CaseRecord $case, Request $request, Documents $documents): Response
+    public function setAside(CaseRecord $case, Request $request, Documents $documents): JsonResponse
     {
         $input = JsonBody::of($request);
         $documents->setAside($case, $input->get('aside')->flag(), $input->get('by')->word(80));
 
-        return new Response(null, 204);
+        return new JsonResponse(['setAside' => $case->setAside]);
     }
 
     /** What the database holds of a case as it lies there, for one that cannot be read. */

@@ -1,6 +1,7 @@
 import { Spin } from 'antd';
 import { lazy, Suspense } from 'react';
 import { Navigate, Route, Routes, useParams } from 'react-router';
+import { DoorGate } from './door/DoorGate';
 import { TemperPatterns } from './draw/Temper';
 import { CaseFrame } from './frame/CaseFrame';
 import { Later } from './frame/Later';
@@ -22,12 +23,14 @@ export function App() {
   return (
     <Suspense fallback={<Spin style={{ margin: 40 }} />}>
       <TemperPatterns />
-      <Routes>
-        <Route path="/" element={<Queue />} />
-        <Route path="/new" element={<NewCase />} />
-        <Route path="/case/:id/:step" element={<CasePlace />} />
-        <Route path="*" element={<Navigate to="/" replace />} />
-      </Routes>
+      <DoorGate>
+        <Routes>
+          <Route path="/" element={<Queue />} />
+          <Route path="/new" element={<NewCase />} />
+          <Route path="/case/:id/:step" element={<CasePlace />} />
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Routes>
+      </DoorGate>
     </Suspense>
   );
 }

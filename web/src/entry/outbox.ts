@@ -21,6 +21,8 @@ interface Schema extends DBSchema {
 }
 
 const RETRY_AFTER = 2500;
+/** The device has to be let in first: nothing is wrong with the entry. */
+const NOT_NOW = new Set([401, 403, 421]);
 /** Arrivals are shown together this often, so that a long queue does not redraw the screen for each. */
 const SHOW_EVERY = 80;
 
@@ -149,7 +151,7 @@ export class Outbox {
       await (await open()).delete('outgoing', one.entry.id);
       return true;
     } catch (error) {
-      if (error instanceof Refused && error.problem.status < 500) {
+      if (error instanceof Refused && error.problem.status < 500 && !NOT_NOW.has(error.problem.status)) {
         this.set({ line: 'up' });
         await this.keep({ ...one, state: error.problem.status === 409 ? 'contested' : 'refused', problem: error.problem });
         return true;

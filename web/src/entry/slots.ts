@@ -1,4 +1,4 @@
-import type { CaseView, EntryInput, EntryView } from '../shared/api';
+import type { CaseView, EntryInput, EntryView, UnreadEntry } from '../shared/api';
 import type { Outgoing } from './outbox';
 
 export interface SlotAddress {
@@ -26,7 +26,9 @@ const EMPTY: SlotState = { headId: null, entry: null, outgoing: null };
 export class Slots {
   private readonly states = new Map<string, SlotState>();
 
-  constructor(heads: readonly EntryView[], outgoing: readonly Outgoing[]) {
+  /** @param unread entries that stand and cannot be read: the next one of their slot must supersede them all the same */
+  constructor(heads: readonly EntryView[], outgoing: readonly Outgoing[], unread: readonly UnreadEntry[] = []) {
+    for (const one of unread) this.states.set(slotKey(one), { headId: one.id, entry: null, outgoing: null });
     for (const head of heads) {
       this.states.set(slotKey(head), { headId: head.id, entry: head.kind === 'withdrawal' ? null : head, outgoing: null });
     }
@@ -131,7 +133,12 @@ export function contentOf(entry: EntryView): EntryInput['data'] {
   return content;
 }
 
-export const slotOf = (entry: EntryView): SlotAddress => ({ place: entry.place, part: entry.part, item: entry.item, index: entry.index });
+export const slotOf = (entry: EntryView | UnreadEntry): SlotAddress => ({
+  place: entry.place,
+  part: entry.part,
+  item: entry.item,
+  index: entry.index,
+});
 
 export function placeLabel(view: CaseView, place: string): string {
   const station = view.stations.find((one) => one.code === place);

@@ -64,7 +64,7 @@ export function BenchProvider({ view, children }: { view: CaseView; children: Re
   }, [outboxObject]);
 
   const outbox = useSyncExternalStore(outboxObject.subscribe, outboxObject.snapshot);
-  const slots = useMemo(() => new Slots(view.entries, outbox.outgoing), [view.entries, outbox.outgoing]);
+  const slots = useMemo(() => new Slots(view.entries, outbox.outgoing, view.unread), [view.entries, view.unread, outbox.outgoing]);
 
   const latest = useRef(slots);
   useEffect(() => {
@@ -92,10 +92,10 @@ export function BenchProvider({ view, children }: { view: CaseView; children: Re
         };
       });
       void outboxObject.add(...entries);
-      latest.current = new Slots(view.entries, outboxObject.snapshot().outgoing);
+      latest.current = new Slots(view.entries, outboxObject.snapshot().outgoing, view.unread);
       return entries;
     },
-    [outboxObject, view.entries],
+    [outboxObject, view.entries, view.unread],
   );
   const post = useCallback(
     (kind: EntryInput['kind'], slot: SlotAddress, data: EntryInput['data'], reason: EntryInput['reason']): string =>
@@ -123,15 +123,16 @@ export function BenchProvider({ view, children }: { view: CaseView; children: Re
   );
   const record = useCallback<Bench['record']>((kind, slot, data, words) => recordAll(kind, [{ slot, data, words }]), [recordAll]);
 
+  const isUnread = useCallback((id: string) => view.unread.some((one) => one.id === id), [view.unread]);
   const withdraw = useCallback<Bench['withdraw']>(
     (slot, words) => {
       const state = latest.current.get(slot);
       if (state.outgoing !== null && state.outgoing.state !== 'waiting') void outboxObject.drop(state.outgoing.entry.id);
-      if (state.entry === null) return;
+      if (state.headId === null || (state.entry === null && !isUnread(state.headId))) return;
       const entryId = post('withdrawal', slot, {}, 'mistyped');
       setUndoStack((stack) => [...stack.slice(1 - UNDOABLE), { entryId, slot, before: state.entry, words }]);
     },
-    [outboxObject, post],
+    [outboxObject, post, isUnread],
   );
 
   const undo = useCallback(() => {

@@ -2,8 +2,10 @@ import { Button, Spin } from 'antd';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Keycap } from '../draw/Tag';
+import { Unread } from '../entry/Unread';
 import { Unsettled } from '../entry/Unsettled';
 import { BenchProvider, useBench } from '../entry/useBench';
+import { Troubles } from '../keeping/Troubles';
 import { Refused, type CaseView } from '../shared/api';
 import { words } from '../shared/messages';
 import { useCase, useSchedule } from '../shared/queries';
@@ -31,7 +33,10 @@ export function CaseFrame({ id, step, children }: { id: string; step: string; ch
   return (
     <BenchProvider view={query.data}>
       <div className="place case">
-        <HeadRow view={query.data} step={step} />
+        <div>
+          <HeadRow view={query.data} step={step} />
+          <Troubles />
+        </div>
         <StepLine view={query.data} step={step} />
         {children}
       </div>
@@ -76,6 +81,7 @@ function HeadRow({ view, step }: { view: CaseView; step: string }) {
         </button>
       )}
       <DaysDoor view={view} open={step === 'schedule'} />
+      <Unread />
       <Saving />
       <PersonButton />
       <button type="button" className="plain" onClick={() => setKeys(true)}>

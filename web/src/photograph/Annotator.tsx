@@ -8,6 +8,7 @@ import { words } from '../shared/messages';
 import { useCatalogue, useMeasures } from '../shared/queries';
 import { uuidv7 } from '../shared/uuid';
 import { Drawn } from './Drawn';
+import { pictureAddress } from './uploadPhotograph';
 import { clamped, useHands, viewBox, WHOLE, zoomedAbout, type PictureView } from './useView';
 import './photograph.css';
 
@@ -163,7 +164,7 @@ export function Annotator({ entry, onClose }: Props) {
           className={shape === null ? 'picture' : 'picture placing'}
           onDoubleClick={closeOutline}
         >
-          <image href={`/api/photographs/${entry.sha256}/working`} width={width} height={height} />
+          <image href={pictureAddress(view.id, entry.sha256, 'working')} width={width} height={height} />
           {drawn.map((one) => {
             if (one.shape === 'mark') marks += 1;
             return <Drawn key={one.index} measure={one} pixel={pixel} number={marks} />;
@@ -268,7 +269,7 @@ export function Annotator({ entry, onClose }: Props) {
           </div>
           <p className="note">
             {photograph?.fileName}, {width} × {height}.{' '}
-            <a href={`/api/photographs/${entry.sha256}/original`} target="_blank" rel="noreferrer">
+            <a href={pictureAddress(view.id, entry.sha256, 'original')} target="_blank" rel="noreferrer">
               {words.photo.original}
             </a>
             <br />

@@ -6,6 +6,7 @@ import { words } from '../shared/messages';
 import { useMeasures } from '../shared/queries';
 import { Drawn } from './Drawn';
 import { clamped, useHands, viewBox, WHOLE, zoomedAbout, type PictureView } from './useView';
+import { pictureAddress } from './uploadPhotograph';
 import './photograph.css';
 
 /** Two photographs side by side with one zoom: before and after, good and bad, this station and that. */
@@ -51,7 +52,7 @@ function Half({ entry, seen, onView }: { entry: EntryView; seen: PictureView; on
         aria-label={entry.caption ?? ''}
         className="picture"
       >
-        <image href={`/api/photographs/${entry.sha256}/working`} width={width} height={height} />
+        <image href={pictureAddress(view.id, entry.sha256, 'working')} width={width} height={height} />
         {(measures.data ?? [])
           .filter((one) => one.sha256 === entry.sha256)
           .map((one, i) => (

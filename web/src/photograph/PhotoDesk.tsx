@@ -12,6 +12,7 @@ import { DeviceCamera, SimulatedCamera } from './Cameras';
 import { NotTaken } from './NotTaken';
 import { Pair } from './Pair';
 import { ShotList } from './ShotList';
+import { pictureAddress } from './uploadPhotograph';
 import { usePhotographs } from './usePhotographs';
 import './photograph.css';
 
@@ -155,7 +156,7 @@ export function PhotoDesk({ place, part: firstPart, shots }: Props) {
                         {photograph.workingCopy === 'failed' ? words.teardown.broken : words.teardown.notSupplied}
                       </span>
                     ) : (
-                      <img src={`/api/photographs/${entry.sha256}/working`} alt="" loading="lazy" />
+                      <img src={pictureAddress(view.id, entry.sha256, 'working')} alt="" loading="lazy" />
                     )}
                   </button>
                   <span>

@@ -26,7 +26,7 @@ export function usePhotographs(place: string, part: string, state: 'as_found' | 
     setBusy((n) => n + files.length);
     for (const file of files) {
       try {
-        const photograph = await uploadPhotograph(file);
+        const photograph = await uploadPhotograph(view.id, file);
         record(
           'photograph',
           { place, part, item: 'photograph', index: photograph.sha256.slice(0, 16) },

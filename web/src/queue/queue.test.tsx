@@ -6,13 +6,24 @@ import { api } from '../shared/api';
 import NewCase from './NewCase';
 import { Queue } from './Queue';
 
-beforeEach(() => localStorage.clear());
+const counts = { all: 3, mine: 1, bench: 2, waiting: 0, overdue: 1, signed: 1, aside: 0 };
+const queue = (shown: readonly object[], more: object = {}) => ({ rows: shown, next: null, counts, ...more });
+
+beforeEach(() => {
+  localStorage.clear();
+  // jsdom lays nothing out: what scrolls has a height here, so that rows are drawn.
+  vi.spyOn(Element.prototype, 'clientHeight', 'get').mockReturnValue(700);
+  vi.spyOn(Element.prototype, 'clientWidth', 'get').mockReturnValue(1200);
+});
 afterEach(() => vi.restoreAllMocks());
 
 const row = (number: number, name: string, more: object = {}) => ({
   id: `case-${number}`,
   number,
   name,
+  setAside: false,
+  unreadable: null,
+  found: '',
   customer: 'Made-up garage',
   words: '',
   engine: 'Inline 2, 4 valves',
@@ -38,7 +49,7 @@ const rows = [
 ];
 
 test('the case being worked on lies on the bench, and its next act leads to its place', async () => {
-  openCase(<Queue />, { get: { '/api/cases': rows } });
+  openCase(<Queue />, { get: { '/api/cases': queue(rows) } });
   const bench = await screen.findByRole('region', { name: words.queue.onTheBench('0002') });
   expect(bench).toHaveTextContent('“It went rough.”');
   expect(within(bench).getByRole('link', { name: words.queue.goOn('Look at 2E') })).toHaveAttribute(
@@ -48,7 +59,7 @@ test('the case being worked on lies on the bench, and its next act leads to its 
 });
 
 test('what is overdue stands before what is merely waited for', async () => {
-  openCase(<Queue />, { get: { '/api/cases': rows } });
+  openCase(<Queue />, { get: { '/api/cases': queue(rows) } });
   const late = (await screen.findByRole('link', { name: 'Spoon four' })).closest('tr') as HTMLElement;
   expect(late).toHaveTextContent(`${words.days.overdue}: oil report`);
   expect(late).not.toHaveTextContent('laboratory');
@@ -56,34 +67,75 @@ test('what is overdue stands before what is merely waited for', async () => {
   expect(idle).toHaveTextContent(words.queue.nobody);
 });
 
-test('cases are found by number, name, customer, word of the story and first event', async () => {
-  const { user } = openCase(<Queue />, { get: { '/api/cases': rows } });
+test('the server is asked for the words and the view, once for what was typed', async () => {
+  localStorage.setItem('mute-tapper.person', 'Ada of the tests');
+  const questions: object[] = [];
+  const { user } = openCase(<Queue />, {
+    get: {
+      '/api/cases': ({ params: { query } }: { params: { query: { find: string; view: string } } }) => {
+        questions.push(query);
+        return query.find === 'ladle' ? queue([row(2, 'Ladle twin', { found: 'a word of the note' })]) : queue(rows);
+      },
+    },
+  });
   await screen.findByRole('link', { name: 'Spoon four' });
-  const find = screen.getByLabelText(words.queue.find);
-  for (const [typed, name] of [
-    ['0003', 'Kettle single'],
-    ['LADLE', 'Ladle twin'],
-    ['rough', 'Ladle twin'],
-    ['lost its load', 'Spoon four'],
-  ] as const) {
-    await user.clear(find);
-    await user.type(find, typed);
-    expect(within(screen.getByRole('table')).getAllByRole('row')).toHaveLength(2);
-    expect(screen.getByRole('link', { name })).toBeVisible();
-  }
-  await user.clear(find);
-  await user.type(find, 'nobody has this');
-  expect(screen.getByText(words.queue.nothingFound)).toBeVisible();
+  await user.keyboard('/');
+  expect(screen.getByLabelText(words.queue.find)).toHaveFocus();
+  await user.keyboard('ladle');
+  await waitFor(() => expect(screen.queryByRole('link', { name: 'Spoon four' })).toBeNull());
+  expect(screen.getByText('a word of the note')).toBeVisible();
+  expect(questions.map((one) => (one as { find: string }).find)).toEqual(['', 'ladle']);
+  await user.click(screen.getByRole('button', { name: `${words.queue.views.mine} 1` }));
+  await waitFor(() => expect(questions.at(-1)).toMatchObject({ view: 'mine', person: 'Ada of the tests', find: 'ladle' }));
+});
+
+test('the next page is asked for where the last one ended', async () => {
+  const asked: unknown[] = [];
+  openCase(<Queue />, {
+    get: {
+      '/api/cases': ({ params: { query } }: { params: { query: { before?: number } } }) => {
+        asked.push(query.before);
+        return query.before === undefined ? queue(rows.slice(0, 2), { next: 2 }) : queue(rows.slice(2));
+      },
+    },
+  });
+  expect(await screen.findByRole('link', { name: 'Spoon four' })).toBeVisible();
+  expect(asked).toEqual([undefined, 2]);
+});
+
+test('a long queue draws only the rows that can be seen', async () => {
+  openCase(<Queue />, { get: { '/api/cases': queue(Array.from({ length: 400 }, (_, i) => row(400 - i, `Kettle ${400 - i}`))) } });
+  await screen.findByRole('link', { name: 'Kettle 400' });
+  const drawn = within(screen.getByRole('table')).getAllByRole('row').length;
+  expect(drawn).toBeGreaterThan(3);
+  expect(drawn).toBeLessThan(40);
+});
+
+test('a case that cannot be read is one marked row, to be saved and set aside', async () => {
+  const broken = row(4, 'Torn page', { unreadable: '/layout: nothing stands here.', plan: null });
+  const { user } = openCase(<Queue />, { get: { '/api/cases': queue([broken, ...rows]) } });
+  const marked = (await screen.findByText('Torn page')).closest('tr') as HTMLElement;
+  expect(marked).toHaveTextContent('/layout: nothing stands here.');
+  expect(within(marked).getByRole('link', { name: words.queue.raw })).toHaveAttribute('href', '/api/cases/case-4/raw.json');
+  const put = vi.spyOn(api, 'PUT').mockResolvedValue({ data: { setAside: true }, response: new Response(null, { status: 200 }) });
+  await user.click(within(marked).getByRole('button', { name: `Torn page: ${words.queue.setAside}` }));
+  expect(put).toHaveBeenCalledWith(
+    '/api/cases/{id}/set-aside',
+    expect.objectContaining({ params: { path: { id: 'case-4' } }, body: { aside: true, by: 'not named' } }),
+  );
+  expect(await screen.findByRole('status')).toHaveTextContent(words.queue.wasSetAside('Torn page'));
+  await user.click(screen.getByRole('button', { name: words.queue.undoAside }));
+  expect(put).toHaveBeenLastCalledWith('/api/cases/{id}/set-aside', expect.objectContaining({ body: { aside: false, by: 'not named' } }));
 });
 
 test('an empty shop says how to begin', async () => {
-  openCase(<Queue />, { get: { '/api/cases': [] } });
+  openCase(<Queue />, { get: { '/api/cases': queue([], { counts: { all: 0 } }) } });
   expect(await screen.findByText(words.queue.empty)).toBeVisible();
   expect(screen.queryByRole('table')).toBeNull();
 });
 
 test('a file of a case that is here already is offered as a copy', async () => {
-  const { user } = openCase(<Queue />, { get: { '/api/cases': rows } });
+  const { user } = openCase(<Queue />, { get: { '/api/cases': queue(rows) } });
   const queries: unknown[] = [];
   vi.mocked(api.POST).mockImplementation(((_path: string, options: { params: { query: object } }) => {
     queries.push(options.params.query);

@@ -11,6 +11,7 @@ export type PlanCell = PlanView['cells'][number];
 export type SignView = Schemas['SignView'];
 export type ColumnView = Schemas['ColumnView'];
 export type QueueRow = Schemas['QueueRowView'];
+export type UnreadEntry = Schemas['UnreadEntryView'];
 export type RankingView = Schemas['RankingView'];
 export type LedgerView = Schemas['LedgerView'];
 export type EngineInput = Schemas['EngineInput'];
@@ -28,16 +29,33 @@ export interface ProblemDocument {
   current?: EntryView | null;
   existing?: string;
   version?: number;
+  /** Id under which a fault of the program stands in the log. */
+  fault?: string;
 }
 
 /** The server said no. Anything else that is thrown means that it was not reached. */
 export class Refused extends Error {
   constructor(readonly problem: ProblemDocument) {
-    super(problem.detail);
+    super(problem.fault === undefined ? problem.detail : `${problem.detail} (${problem.fault})`);
   }
 }
 
 export const api = createClient<paths>({ baseUrl: '' });
+
+const DEVICE_NOT_KNOWN = 401;
+const closed = new EventTarget();
+
+/** Tells when the shop does not know this device any more; returns how to stop being told. */
+export function onClosedDoor(tell: () => void): () => void {
+  closed.addEventListener('closed', tell);
+  return () => closed.removeEventListener('closed', tell);
+}
+
+api.use({
+  onResponse({ response }) {
+    if (response.status === DEVICE_NOT_KNOWN) closed.dispatchEvent(new Event('closed'));
+  },
+});
 
 /** The data of an answer, or Refused with the problem document. */
 export async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {

@@ -67,6 +67,8 @@ export function twin(more: Partial<Record<keyof CaseView, unknown>> = {}): CaseV
     ],
     entries: [],
     photographs: [],
+    unread: [],
+    setAside: false,
     steps: [],
     next: { step: 'story', words: '', place: null },
     possibleSigns: ['tip_peened', 'coils_bright', 'element_stuck'],

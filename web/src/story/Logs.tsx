@@ -2,8 +2,9 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, InputNumber, Progress, Select } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useBench } from '../entry/useBench';
-import { answer, api, Refused, type EntryView, type ProblemDocument, type Schemas } from '../shared/api';
+import { answer, api, Refused, type EntryView, type Schemas } from '../shared/api';
 import { words } from '../shared/messages';
+import { sendFile } from '../shared/sendFile';
 import { clock, LogChart } from './LogChart';
 
 type File_ = Schemas['LogFileView'];
@@ -37,16 +38,9 @@ function Choose({ onKept }: { onKept: (file: File_) => void }) {
     setBusy(true);
     setProblem(null);
     try {
-      const response = await fetch(`/api/cases/${view.id}/logs`, {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/octet-stream', 'X-File-Name': encodeURIComponent(file.name) },
-        body: file,
-      });
-      if (!response.ok)
-        throw new Error(((await response.json()) as Partial<ProblemDocument>).detail ?? `The server answered ${response.status}.`);
-      onKept((await response.json()) as File_);
+      onKept(await sendFile<File_>(`/api/cases/${view.id}/logs`, file, words.log.noLine));
     } catch (error) {
-      setProblem(`${file.name}: ${error instanceof Error ? error.message : String(error)}`);
+      setProblem(error instanceof Refused ? `${file.name}: ${error.message}` : String(error instanceof Error ? error.message : error));
     } finally {
       setBusy(false);
     }
@@ -269,9 +263,9 @@ function Log({ log }: { log: EntryView }) {
           {analysis.error instanceof Refused && analysis.error.problem.status === 404 ? words.log.notHere : analysis.error.message}
         </p>
       )}
-      {data?.state === 'failed' && (
+      {(data?.state === 'failed' || data?.state === 'fault') && (
         <p className="warn" role="alert">
-          {data.message}
+          {data.message} {data.state === 'fault' && <Button onClick={() => void analysis.refetch()}>{words.log.readAgain}</Button>}
         </p>
       )}
       {(data?.state === 'waiting' || data?.state === 'reading') && (

@@ -6,6 +6,7 @@ import { words } from '../shared/messages';
 import { Annotator } from '../photograph/Annotator';
 import { PictureInput } from '../photograph/PictureInput';
 import { NotTaken } from '../photograph/NotTaken';
+import { pictureAddress } from '../photograph/uploadPhotograph';
 import { usePhotographs } from '../photograph/usePhotographs';
 
 interface Props {
@@ -76,7 +77,7 @@ function Thumb({ entry, chosen, onOpen }: { entry: EntryView; chosen: boolean; o
       {notSupplied ? (
         <span className="missing">{photograph?.workingCopy === 'failed' ? words.teardown.broken : words.teardown.notSupplied}</span>
       ) : (
-        <img src={`/api/photographs/${entry.sha256}/working`} alt={entry.caption ?? ''} onError={() => setMissing(true)} />
+        <img src={pictureAddress(view.id, entry.sha256, 'working')} alt={entry.caption ?? ''} onError={() => setMissing(true)} />
       )}
       <span className="thumb-words">
         <span>{part}</span>

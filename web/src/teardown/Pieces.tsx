@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Tag } from '../draw/Tag';
 import { useBench } from '../entry/useBench';
 import type { EntryInput, Schemas } from '../shared/api';
+import { PaperButton } from '../paper/PaperButton';
 import { words } from '../shared/messages';
 import '../entry/entry.css';
 import { useCustody } from '../shared/queries';
@@ -305,7 +306,7 @@ function Tags() {
   const { view } = useBench();
   const [all, setAll] = useState(view.story.failed.length === 0);
   const [parts, setParts] = useState<string[]>(['valve', 'spring', 'retainer', 'locks']);
-  const stations = all ? '' : view.story.failed.join(',');
+  const stations = all ? [] : view.story.failed;
   return (
     <section aria-label={words.tags.title}>
       <h3>{words.tags.title}</h3>
@@ -321,14 +322,7 @@ function Tags() {
         <Checkbox checked={all} onChange={(event) => setAll(event.target.checked)}>
           {words.tags.all}
         </Checkbox>
-        <a
-          className="ant-btn-like"
-          href={`/api/cases/${view.id}/tags.pdf?stations=${stations}&parts=${parts.join(',')}`}
-          target="_blank"
-          rel="noreferrer"
-        >
-          {words.tags.print}
-        </a>
+        <PaperButton caseId={view.id} asked={{ kind: 'tags', options: { stations, parts } }} label={words.tags.make} primary />
       </div>
     </section>
   );

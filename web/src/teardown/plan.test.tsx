@@ -119,10 +119,10 @@ test('with nothing left to photograph the list says so', () => {
   expect(screen.getByRole('region', { name: 'Still to photograph' })).toHaveTextContent(words.photo.noShots);
 });
 
-function opened(view = twin(), missingPieces: object[] = []) {
+function opened(view = twin(), get: Record<string, unknown> = {}, missingPieces: object[] = []) {
   return openCase(<Pieces teardown={teardown([], { missingPieces })} chosen="A1-E1" choose={() => undefined} />, {
     view,
-    get: { '/api/cases/{id}/custody': [] },
+    get: { '/api/cases/{id}/custody': [], ...get },
   });
 }
 
@@ -160,7 +160,7 @@ test('other pieces are counted by name', async () => {
 });
 
 test('missing pieces stand on top', () => {
-  opened(twin(), [{ place: 'A1-E1', part: 'locks', label: '1E locks', missing: 1, note: '' }]);
+  opened(twin(), {}, [{ place: 'A1-E1', part: 'locks', label: '1E locks', missing: 1, note: '' }]);
   expect(screen.getByText('1E locks: 1 missing')).toBeVisible();
 });
 
@@ -175,11 +175,37 @@ test('a part leaves the shop only with a name', async () => {
   expect(within(screen.getByRole('region', { name: 'Where the parts are' })).getByText('Now at the laboratory.')).toBeVisible();
 });
 
-test('tags are asked for with the parts that are chosen', () => {
+test('tags are asked for with the parts that are chosen, followed, and handed over when they are made', async () => {
   const view = twin();
-  opened({ ...view, story: { answers: {}, failed: ['A2-E1'] } });
-  expect(screen.getByRole('link', { name: 'Tags as PDF' })).toHaveAttribute(
-    'href',
-    `/api/cases/${view.id}/tags.pdf?stations=A2-E1&parts=valve,spring,retainer,locks`,
+  const clicked = vi.spyOn(HTMLAnchorElement.prototype, 'click').mockReturnValue(undefined);
+  const states = [
+    { id: 'p', state: 'making', done: 0.4, message: null },
+    { id: 'p', state: 'ready', done: 1, message: null },
+  ];
+  const { user, asked } = opened(
+    { ...view, story: { answers: {}, failed: ['A2-E1'] } },
+    {
+      '/api/cases/{id}/papers': { id: 'p', state: 'waiting', done: 0, message: null },
+      '/api/cases/{id}/papers/{paper}': () => states.shift() ?? { id: 'p', state: 'ready', done: 1, message: null },
+    },
   );
+  await user.click(screen.getByRole('button', { name: words.tags.make }));
+  expect(asked.at(-1)).toEqual({
+    path: '/api/cases/{id}/papers',
+    body: { kind: 'tags', options: { stations: ['A2-E1'], parts: ['valve', 'spring', 'retainer', 'locks'] } },
+  });
+  expect(await screen.findByText(words.paper.making(40))).toBeVisible();
+  expect(screen.getByRole('button', { name: words.paper.cancel })).toBeVisible();
+  expect(await screen.findByRole('link', { name: words.paper.again })).toHaveAttribute('href', `/api/cases/${view.id}/papers/p/file`);
+  expect(clicked).toHaveBeenCalledTimes(1);
+});
+
+test('a paper that could not be made says why', async () => {
+  const { user } = opened(twin(), {
+    '/api/cases/{id}/papers': { id: 'p', state: 'waiting', done: 0, message: null },
+    '/api/cases/{id}/papers/{paper}': { id: 'p', state: 'failed', done: 0.2, message: 'It is in the log as fault 1A2B.' },
+  });
+  await user.click(screen.getByRole('button', { name: words.tags.make }));
+  expect(await screen.findByRole('alert')).toHaveTextContent('fault 1A2B');
+  expect(screen.getByText(words.tags.make)).toBeVisible();
 });

@@ -1,0 +1,48 @@
+import { Button, Modal } from 'antd';
+import { useState } from 'react';
+import { words } from '../shared/messages';
+import { placeLabel, slotOf } from './slots';
+import { useBench } from './useBench';
+
+/** Entries that are stored and cannot be read: named, with what is wrong, and the way to take them back. */
+export function Unread() {
+  const { view, slots, withdraw } = useBench();
+  const [open, setOpen] = useState(false);
+  const unread = view.unread.filter((one) => slots.get(slotOf(one)).headId === one.id);
+  if (unread.length === 0) return null;
+  return (
+    <>
+      <button type="button" className="plain saving kept" onClick={() => setOpen(true)}>
+        {words.unread.count(unread.length)}
+      </button>
+      <Modal
+        open={open}
+        onCancel={() => setOpen(false)}
+        footer={null}
+        width={720}
+        title={words.unread.title}
+        transitionName=""
+        maskTransitionName=""
+      >
+        <p className="note">{words.unread.what}</p>
+        <ul className="unsettled">
+          {unread.map((one) => {
+            const name = `${placeLabel(view, one.place)} ${one.item.replaceAll('_', ' ')}`;
+            return (
+              <li key={one.id}>
+                <b>
+                  {name}, {one.kind}
+                </b>
+                <span>{one.reason}</span>
+                <span className="acts-row">
+                  <Button onClick={() => withdraw(slotOf(one), name)}>{words.unread.takeBack}</Button>
+                  <span className="note">{words.unread.by(one.by, one.at)}</span>
+                </span>
+              </li>
+            );
+          })}
+        </ul>
+      </Modal>
+    </>
+  );
+}

@@ -1,0 +1,77 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { Button, Modal } from 'antd';
+import { useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { answer, api, Refused } from '../shared/api';
+import { words } from '../shared/messages';
+import { person } from '../shared/person';
+
+/** Takes a case from a file; one that is here already is offered as a copy. */
+export function ImportCase() {
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const input = useRef<HTMLInputElement>(null);
+  const [refusal, setRefusal] = useState<{ message: string; file: File; isHere: boolean } | null>(null);
+  const [busy, setBusy] = useState(false);
+
+  const take = async (file: File, copy: boolean): Promise<void> => {
+    setBusy(true);
+    try {
+      const body = await file.text();
+      const view = await answer(
+        api.POST('/api/cases/import', {
+          params: { query: { by: person() || 'not named', copy, file: file.name } },
+          body: {},
+          bodySerializer: () => body,
+          headers: { 'Content-Type': 'application/json' },
+        }),
+      );
+      setRefusal(null);
+      await queries.invalidateQueries({ queryKey: ['cases'] });
+      void navigate(`/case/${view.id}/story`);
+    } catch (error) {
+      setRefusal({
+        message: error instanceof Error ? error.message : String(error),
+        file,
+        isHere: error instanceof Refused && error.problem.existing !== undefined,
+      });
+    } finally {
+      setBusy(false);
+    }
+  };
+
+  return (
+    <>
+      <Button loading={busy} onClick={() => input.current?.click()}>
+        {words.queue.importCase}
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        hidden
+        aria-label={words.queue.importCase}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void take(file, false);
+        }}
+      />
+      <Modal
+        open={refusal !== null}
+        title="Not imported"
+        footer={null}
+        onCancel={() => setRefusal(null)}
+        transitionName=""
+        maskTransitionName=""
+      >
+        <p role="alert">{refusal?.message}</p>
+        {refusal?.isHere && (
+          <Button type="primary" style={{ marginTop: 12 }} onClick={() => void take(refusal.file, true)}>
+            {words.queue.copy}
+          </Button>
+        )}
+      </Modal>
+    </>
+  );
+}

@@ -1,0 +1,56 @@
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { answer, api, type QueueRow, type Schemas } from '../shared/api';
+import { usePerson } from '../shared/person';
+
+export type ShopView = 'all' | 'mine' | 'bench' | 'waiting' | 'overdue' | 'signed' | 'aside';
+export const shopViews: readonly ShopView[] = ['all', 'mine', 'bench', 'waiting', 'overdue', 'signed', 'aside'];
+
+/** Typing is followed by one question, not by one a letter. */
+const ASK_AFTER = 180;
+
+function useLater<T>(value: T): T {
+  const [later, setLater] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setLater(value), ASK_AFTER);
+    return () => clearTimeout(timer);
+  }, [value]);
+  return later;
+}
+
+export interface ShownQueue {
+  rows: readonly QueueRow[];
+  counts: Schemas['QueueView']['counts'];
+  isPending: boolean;
+  error: Error | null;
+  /** Words that the rows answer to; those typed last may still be asked for. */
+  asked: string;
+  more: (() => void) | null;
+}
+
+/** The queue, a page at a time: what the shop has in this view that answers to these words. */
+export function useQueue(view: ShopView, find: string): ShownQueue {
+  const person = usePerson();
+  const asked = useLater(find.trim());
+  const queue = useInfiniteQuery({
+    queryKey: ['cases', view, asked, view === 'mine' ? person : ''],
+    queryFn: ({ pageParam }) =>
+      answer(
+        api.GET('/api/cases', {
+          params: { query: { view, find: asked, person, ...(pageParam === null ? {} : { before: pageParam }) } },
+        }),
+      ),
+    initialPageParam: null as number | null,
+    getNextPageParam: (last) => last.next,
+    placeholderData: (previous) => previous,
+  });
+  const pages = queue.data?.pages ?? [];
+  return {
+    rows: pages.flatMap((page) => page.rows),
+    counts: pages[0]?.counts ?? {},
+    isPending: queue.isPending,
+    error: queue.error,
+    asked,
+    more: queue.hasNextPage && !queue.isFetchingNextPage ? () => void queue.fetchNextPage() : null,
+  };
+}
