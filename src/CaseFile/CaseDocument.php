@@ -106,7 +106,7 @@ final readonly class CaseDocument
      *
      * @throws Problem|BadDocument
      */
-    public function check(string $json, string $name = 'The file'): Node
+    public function check(string $json, string $name = 'The file'): CheckedDocument
     {
         $document = JsonBody::decode($json, $name);
         if (!is_array($document->raw()) || !$document->has('format') || $document->get('format')->raw() !== self::FORMAT) {
@@ -138,9 +138,8 @@ final readonly class CaseDocument
                 ['pointer' => $pointer],
             );
         }
-        $this->checkDocuments($document);
 
-        return $document;
+        return new CheckedDocument($document, $this->checked($document), $name);
     }
 
     private static function innermost(ValidationError $error): ValidationError
@@ -154,8 +153,12 @@ final readonly class CaseDocument
         return $error;
     }
 
-    /** @throws BadDocument with the pointer of the field */
-    private function checkDocuments(Node $document): void
+    /**
+     * @return list<Entry> the entries of a document of which everything was checked
+     *
+     * @throws BadDocument with the pointer of the field
+     */
+    private function checked(Node $document): array
     {
         $case = CaseFile::fromNode($document);
         (new EntryRules($this->knowledge->current(), new EntryForm(AllSheets::get())))->checkAll($case);
@@ -174,21 +177,20 @@ final readonly class CaseDocument
         foreach ($document->maybe('photographs')?->items() ?? [] as $photograph) {
             $photograph->maybe('received_at')?->time();
         }
+
+        return $case->log->entries;
     }
 
     /**
-     * Stores a document as a case, whole or not at all. What takes long is done before the lock.
+     * Stores a document as a case, whole or not at all.
      *
      * @throws Problem when the id is here already and no copy is asked for
      */
-    public function import(string $json, bool $asCopy, string $by, string $name = 'The file'): CaseRecord
+    public function store(CheckedDocument $checked, bool $asCopy, string $by): CaseRecord
     {
-        $document = $this->check($json, $name);
-        $id = Entry::uuid($document->get('case')->get('id'));
-        $entries = array_map(static fn (Node $entry): Entry => Entry::fromNode($entry), $document->get('entries')->items());
-        $copies = $asCopy ? self::renewed($entries) : [];
-
-        return $this->writing->together(function () use ($document, $id, $entries, $copies, $asCopy, $by, $name): CaseRecord {
+        return $this->writing->together(function () use ($checked, $asCopy, $by): CaseRecord {
+            $document = $checked->document;
+            $id = Entry::uuid($document->get('case')->get('id'));
             $known = $this->entities->find(CaseRecord::class, $id);
             if ($known !== null && !$asCopy) {
                 throw Problem::conflict(
@@ -197,17 +199,17 @@ final readonly class CaseDocument
                 );
             }
             if ($known === null) {
-                $this->refuseEntriesOfOthers($entries);
+                $this->refuseEntriesOfOthers($checked->entries);
             }
             $case = $this->caseOf($document, $known === null ? $id : Uuid::v7()->toRfc4122(), $known?->id);
-            $case->revision = count($entries);
-            $fill = function () use ($case, $document, $known, $entries, $copies): void {
-                $this->stored->append($case, $known === null ? $entries : $copies, 1);
-                $this->storePhotographs($case, $document, $entries);
+            $case->revision = count($checked->entries);
+            $fill = function () use ($case, $checked, $document, $known): void {
+                $this->stored->append($case, $known === null ? $checked->entries : $checked->copiedEntries(), 1);
+                $this->storePhotographs($case, $document, $checked->entries);
                 $this->storeSignedCalls($case, $document, $known !== null);
             };
 
-            return $this->writing->newCase($case, 'import', $by, $fill, ['file' => $name, 'copied_from' => $known?->id]);
+            return $this->writing->newCase($case, 'import', $by, $fill, ['file' => $checked->name, 'copied_from' => $known?->id]);
         });
     }
 
@@ -237,26 +239,6 @@ final readonly class CaseDocument
                 ['pointer' => '/entries/'.array_search($known, $ids, true).'/id'],
             );
         }
-    }
-
-    /**
-     * A copy gets entries of its own: an entry belongs to one case.
-     *
-     * @param list<Entry> $entries
-     *
-     * @return list<Entry>
-     */
-    private static function renewed(array $entries): array
-    {
-        $newIds = [];
-        foreach ($entries as $entry) {
-            $newIds[$entry->id] = Uuid::v7()->toRfc4122();
-        }
-
-        return array_map(static fn (Entry $entry): Entry => new Entry(
-            $newIds[$entry->id], $entry->kind, $entry->slot, $entry->supersedes === null ? null : $newIds[$entry->supersedes],
-            $entry->reason, $entry->by, $entry->at, $entry->knowledge, $entry->data,
-        ), $entries);
     }
 
     /** @param list<Entry> $entries */

@@ -26,10 +26,10 @@ final class CheckCommand extends JsonCommand
     protected function result(InputInterface $input): mixed
     {
         $path = self::word($input, 'file');
-        $document = $this->document->check(self::file($path), $path);
+        $checked = $this->document->check(self::file($path), $path);
 
         return [
-            'file' => $path, 'case' => $document->get('case')->get('name')->text(), 'entries' => count($document->get('entries')->items()),
+            'file' => $path, 'case' => $checked->document->get('case')->get('name')->text(), 'entries' => count($checked->entries),
             'accepted' => true,
         ];
     }

@@ -41,7 +41,7 @@ final class AssessCommand extends JsonCommand
     protected function result(InputInterface $input): mixed
     {
         $path = self::word($input, 'file');
-        $document = $this->document->check(self::file($path), $path);
+        $document = $this->document->check(self::file($path), $path)->document;
         $case = CaseFile::fromNode($document);
         $assessment = Assessment::of($case, $this->knowledge->current());
         $presenter = new SheetPresenter($assessment->bench, $assessment->knowledge->limits);

@@ -63,10 +63,11 @@ final class CaseController
         if (strlen($request->getContent()) > self::MOST_BYTES) {
             throw Problem::tooLarge('The file has more than 64 MB, which no case document has.');
         }
-        $view = $presenter->viewOf(static fn (): CaseRecord => $document->import(
-            $request->getContent(), $request->query->getBoolean('copy'), Query::word($request, 'by', 'import'),
-            Query::word($request, 'file', 'The file'),
-        ));
+        $by = Query::word($request, 'by', 'import', 80);
+        $checked = $document->check($request->getContent(), Query::word($request, 'file', 'The file'));
+        $view = $presenter->viewOf(
+            static fn (): CaseRecord => $document->store($checked, $request->query->getBoolean('copy'), $by),
+        );
 
         return new JsonResponse($view, 201);
     }

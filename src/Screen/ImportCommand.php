@@ -31,8 +31,9 @@ final class ImportCommand extends JsonCommand
     protected function result(InputInterface $input): mixed
     {
         $path = self::word($input, 'file');
-        $case = $this->presenter->viewOf(fn (): CaseRecord => $this->document->import(
-            self::file($path), (bool) $input->getOption('copy'), self::word($input, 'by', true), $path,
+        $checked = $this->document->check(self::file($path), $path);
+        $case = $this->presenter->viewOf(fn (): CaseRecord => $this->document->store(
+            $checked, (bool) $input->getOption('copy'), self::word($input, 'by', true),
         ));
 
         return ['id' => $case->id, 'number' => $case->number, 'name' => $case->name];

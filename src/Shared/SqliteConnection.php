@@ -35,6 +35,16 @@ final class SqliteConnection extends AbstractConnectionMiddleware
         }
     }
 
+    public function exec(string $sql): int|string
+    {
+        try {
+            return parent::exec($sql);
+        } catch (Exception $fault) {
+            // The savepoint went with the transaction that SQLite rolled back: there is nothing left to go back from.
+            return str_starts_with($sql, 'ROLLBACK TO') ? 0 : throw $fault;
+        }
+    }
+
     /** PDO believes in a transaction that is not there: it is given one to end. */
     private function forget(): void
     {
