@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Entry;
 
-use Doctrine\ORM\EntityManagerInterface;
 use MuteTapper\App\Knowledge\KnowledgeFiles;
-use MuteTapper\App\Record\Photograph;
+use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Record\Cases;
+use MuteTapper\App\Record\PicturesOfCases;
 use MuteTapper\Core\Assessment\AllSheets;
 use MuteTapper\Core\Assessment\EntryContent;
 use MuteTapper\Core\Assessment\EntryForm;
@@ -37,7 +38,7 @@ final readonly class EntryPreparer
 {
     private EntryForm $form;
 
-    public function __construct(private KnowledgeFiles $knowledge, private EntityManagerInterface $entities)
+    public function __construct(private KnowledgeFiles $knowledge, private Cases $cases, private PicturesOfCases $pictures)
     {
         $this->form = new EntryForm(AllSheets::get());
     }
@@ -46,15 +47,16 @@ final readonly class EntryPreparer
      * @throws BadDocument
      * @throws NotUnderstood
      */
-    public function prepare(Entry $typed, Engine $engine, UnitSystem $units): Entry
+    public function prepare(Entry $typed, CaseRecord $case): Entry
     {
+        $engine = $this->cases->engine($case);
         if ($typed->kind !== EntryKind::Withdrawal) {
             $this->form->checkPlace($typed, $engine);
         }
         $prepared = new Entry(
             $typed->id, $typed->kind, $typed->slot, $typed->supersedes, $typed->reason, $typed->by, $typed->at,
             $this->knowledge->current()->hash,
-            $this->prepared($typed, $engine, $units),
+            $this->prepared($typed, $case, $engine, $this->cases->settings($case)->units),
         );
         (new EntryRules($this->knowledge->current(), $this->form))->checkNew($prepared, $engine);
 
@@ -62,7 +64,7 @@ final readonly class EntryPreparer
     }
 
     /** @return array<string, mixed> */
-    private function prepared(Entry $typed, Engine $engine, UnitSystem $units): array
+    private function prepared(Entry $typed, CaseRecord $case, Engine $engine, UnitSystem $units): array
     {
         $data = $typed->node();
         try {
@@ -71,7 +73,7 @@ final readonly class EntryPreparer
                 EntryKind::Claim => $this->claim($typed->slot, $data, $engine, $units),
                 EntryKind::Finding => self::finding($data),
                 EntryKind::Look => ['state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value],
-                EntryKind::Photograph => $this->photograph($data),
+                EntryKind::Photograph => $this->photograph($data, $case),
                 EntryKind::Withdrawal => [],
                 default => $this->content($typed, $data, $units),
             };
@@ -181,11 +183,11 @@ final readonly class EntryPreparer
     }
 
     /** @return array<string, mixed> */
-    private function photograph(Node $data): array
+    private function photograph(Node $data, CaseRecord $case): array
     {
         $sha = $data->get('sha256')->word(64);
-        if ($this->entities->find(Photograph::class, $sha) === null) {
-            throw BadDocument::at('/data/sha256', 'this photograph has not been received yet: upload it first.');
+        if (!$this->pictures->has($case, $sha)) {
+            throw BadDocument::at('/data/sha256', 'this photograph has not been received for this case yet: upload it first.');
         }
 
         return [

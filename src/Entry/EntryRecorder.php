@@ -55,7 +55,7 @@ final readonly class EntryRecorder
                 );
             }
             $units = $this->cases->settings($case)->units;
-            $entry = $this->preparer->prepare($typed, $this->cases->engine($case), $units);
+            $entry = $this->preparer->prepare($typed, $case);
             $head = $this->entries->headOf($case, $entry->slot);
             if ($head !== $entry->supersedes) {
                 throw $this->contested($head, EntryView::of($entry, $units), $units);

@@ -34,6 +34,7 @@ final readonly class Backup
     public function write(string $target): array
     {
         self::refuseUnlessEmpty($target);
+        umask(0o077); // the copy is for its owner alone, as the shop is
         $aside = rtrim($target, '/').'.part';
         $this->files->remove($aside);
         $this->files->mkdir($aside, 0o700);
@@ -77,6 +78,7 @@ final readonly class Backup
     public function restore(string $source): array
     {
         self::refuseUnlessEmpty($this->dataFolder);
+        umask(0o077);
         $files = $this->verify($source);
         $aside = rtrim($this->dataFolder, '/').'.part';
         $this->files->remove($aside);

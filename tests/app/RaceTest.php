@@ -9,49 +9,28 @@ use MuteTapper\App\Simulated\DataLogger;
 use MuteTapper\App\Simulated\PartPicture;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;
-use Symfony\Component\Process\Process;
 use Symfony\Component\Uid\Uuid;
 
 /**
  * Several processes write at once, on every path. Nobody is answered with a fault, no entry is refused against itself, and each
  * thing is stored once. The processes run the application as it is served, with its queue in the database.
  *
- * @phpstan-type Asked array{method: string, address: string, body?: mixed, file?: string, type?: string, headers?: array<string, string>}
- * @phpstan-type Answer array{int, mixed, float}
+ * @phpstan-import-type Asked from Racers
+ * @phpstan-import-type Answer from Racers
  */
 final class RaceTest extends AppTestCase
 {
     private const RACERS = 3;
     private const ROUNDS = 4;
-    /** Seconds until all processes are up; a busy machine is a normal machine. */
-    private const HEAD_START = 3.0;
 
     /**
-     * Each list of requests in a process of its own, all begun at one moment.
-     *
      * @param list<list<Asked>> $racers
      *
      * @return list<list<Answer>> by racer
      */
-    private static function race(array $racers): array
+    private static function raced(array $racers): array
     {
-        $start = microtime(true) + self::HEAD_START;
-        $processes = [];
-        foreach ($racers as $requests) {
-            $process = new Process(['php', '-d', 'pcov.enabled=0', __DIR__.'/racer.php'], timeout: 300);
-            $process->setInput(json_encode([$start, $requests], \JSON_THROW_ON_ERROR));
-            $process->start();
-            $processes[] = $process;
-        }
-
-        return array_map(static function (Process $process): array {
-            $process->wait();
-            /** @var list<Answer>|null $answers */
-            $answers = json_decode($process->getOutput(), true);
-            self::assertIsArray($answers, $process->getOutput().$process->getErrorOutput());
-
-            return $answers;
-        }, $processes);
+        return Racers::start($racers)->answers();
     }
 
     /**
@@ -104,7 +83,7 @@ final class RaceTest extends AppTestCase
     public function testCasesAreMadeAtOnceEachWithANumberOfItsOwn(): void
     {
         $same = array_map(static fn (): string => Uuid::v7()->toRfc4122(), range(1, self::ROUNDS));
-        $answers = self::race([
+        $answers = self::raced([
             ...self::racers(static fn (): array => self::create(Uuid::v7()->toRfc4122())),
             ...self::racers(static fn (int $racer, int $round): array => self::create($same[$round - 1]), 2),
         ]);
@@ -120,7 +99,7 @@ final class RaceTest extends AppTestCase
     {
         $case = $this->newCase();
         $entries = array_map(static fn (int $round): array => self::height('1.80'.$round, 'A'.$round.'-E1'), range(1, self::ROUNDS));
-        $answers = self::race(self::racers(
+        $answers = self::raced(self::racers(
             static fn (int $racer, int $round): array => [
                 'method' => 'POST', 'address' => "/api/cases/$case/entries", 'body' => $entries[$round - 1],
             ],
@@ -134,7 +113,7 @@ final class RaceTest extends AppTestCase
     public function testOfManyWhoFillASlotOneDoesAndTheOthersAreToldWho(): void
     {
         $case = $this->newCase();
-        $answers = self::race(self::racers(static fn (int $racer, int $round): array => [
+        $answers = self::raced(self::racers(static fn (int $racer, int $round): array => [
             'method' => 'POST', 'address' => "/api/cases/$case/entries",
             'body' => ['by' => 'racer '.$racer] + self::height('1.80'.$racer, 'A'.$round.'-E1'),
         ]));
@@ -215,7 +194,7 @@ final class RaceTest extends AppTestCase
             ['If-Match' => '"1"'],
         );
         $racers = array_map(static fn (): array => [$request($case)], range(1, self::RACERS));
-        self::assertSame($statuses, self::statuses(self::race($racers)));
+        self::assertSame($statuses, self::statuses(self::raced($racers)));
         self::assertSame($times, $this->rows($stored));
     }
 
@@ -236,7 +215,7 @@ final class RaceTest extends AppTestCase
                 'body' => ['format' => $kept['format'], 'thresholds' => $kept['thresholds']],
             ],
         ];
-        $statuses = self::statuses(self::race(array_fill(0, self::RACERS, $requests)));
+        $statuses = self::statuses(self::raced(array_fill(0, self::RACERS, $requests)));
         unlink($picture);
         unlink($log);
         self::assertSame([201 => 2 * self::RACERS, 202 => self::RACERS], $statuses);
@@ -272,7 +251,7 @@ final class RaceTest extends AppTestCase
             'method' => 'POST', 'address' => "/api/cases/$case/entries",
             'body' => self::entry('task', ['engine', 'schedule', 'task', "t$writer-$i"], ['label' => 'Any', 'kind' => 'work']),
         ], range(1, 150)), [1, 2]);
-        $answers = self::race([[$import], ...$writers]);
+        $answers = self::raced([[$import], ...$writers]);
         unlink($document);
         self::assertSame([201 => 301], self::statuses($answers));
         self::assertSame(20300, $this->rows('SELECT COUNT(*) FROM entry'));

@@ -276,6 +276,48 @@ final class WorkTest extends AppTestCase
         $this->send('GET', '/api/log-analyses/'.self::at($analysis, 'id')->text().'/window?from=0&to=1', null, 404);
     }
 
+    /** @return iterable<string, array{string, string, string}> log, state, words */
+    public static function endlessLogs(): iterable
+    {
+        yield 'times without end' => ["time_s,rpm\n1,1e308\n1e308,1\n2e308,1\n", 'failed', 'line 2'];
+        yield 'a speed without end' => ["time_s,rpm\n1,900\n2,1e999\n", 'failed', 'beyond anything that is measured'];
+        yield 'one row' => ["time_s,rpm\n1,900\n", 'ready', ''];
+        yield 'times far apart' => ["time_s,rpm\n0,900\n999999999,910\n", 'ready', ''];
+        yield '100,000 columns' => [
+            'time_s,rpm,'.implode(',', range(1, 100_000))."\n1,900".str_repeat(',1', 100_000)."\n2,910".str_repeat(',1', 100_000)."\n", 'ready', '',
+        ];
+    }
+
+    #[DataProvider('endlessLogs')]
+    public function testNoLogKeepsItsReaderForEver(string $log, string $state, string $words): void
+    {
+        $this->client->request('POST', $this->case.'/logs', [], [], [
+            'CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ORIGIN' => 'http://localhost',
+        ], $log);
+        $kept = json_decode((string) $this->client->getResponse()->getContent(), true);
+        if ($this->client->getResponse()->getStatusCode() === 422) {
+            self::assertNotSame('', self::at($kept, 'detail')->text(), 'refused in words at once');
+
+            return;
+        }
+        $format = ['delimiter' => ',', 'decimal' => '.', 'header_lines' => 1, 'columns' => [
+            ['index' => 0, 'channel' => 'time', 'unit' => 's'], ['index' => 1, 'channel' => 'speed', 'unit' => '1/min'],
+        ]] + self::at($kept, 'format')->map();
+        $analysis = $this->send(
+            'POST', '/api/logs/'.self::at($kept, 'sha256')->text().'/analyses',
+            ['format' => $format, 'thresholds' => self::at($kept, 'thresholds')->map()], 202,
+        );
+        $handler = self::getContainer()->get(AnalyseLogHandler::class);
+        self::assertInstanceOf(AnalyseLogHandler::class, $handler);
+        $handler(new AnalyseLog(self::at($analysis, 'id')->text()));
+        $read = $this->send('GET', '/api/log-analyses/'.self::at($analysis, 'id')->text());
+        self::assertSame($state, $read['state']);
+        self::assertStringContainsString($words, self::at($read, 'message')->raw() === null ? '' : self::at($read, 'message')->text());
+        if ($state === 'ready') {
+            $this->send('GET', '/api/log-analyses/'.self::at($analysis, 'id')->text().'/window?from=0&to=1e300');
+        }
+    }
+
     public function testWhatIsNotALogIsRefused(): void
     {
         self::assertStringStartsWith(
