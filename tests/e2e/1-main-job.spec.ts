@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
-import { atTheBench, otherShop, saved, shop } from './bench';
+import { atTheBench, otherShop, saved, shop, test } from './bench';
 
 /** From an empty database to a signed call and an open file: one coil-bound exhaust spring. */
 test('a coil-bound spring, from the first click to the report', async ({ page, browser }, info) => {

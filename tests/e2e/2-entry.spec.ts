@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { atTheBench, newCase, recorded, saved, shop, uuid, viewOf } from './bench';
+import { expect } from '@playwright/test';
+import { atTheBench, newCase, recorded, saved, shop, uuid, viewOf, test } from './bench';
 
 test.beforeEach(async ({ page }) => atTheBench(page, 'R. Test'));
 

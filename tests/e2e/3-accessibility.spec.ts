@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
-import { atTheBench, newCase, shop, uuid } from './bench';
+import { expect } from '@playwright/test';
+import { atTheBench, newCase, shop, uuid, test } from './bench';
 
 /** Every place, with something in it, keeps WCAG 2.2 AA as far as a program can tell, and fits 1280 pixels. */
 test('places are accessible and fit the bench screen', async ({ page, request }) => {

@@ -1,7 +1,7 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
-import { atTheBench, newCase, otherShop, reading, recorded, saved, shop, uuid, viewOf } from './bench';
+import { atTheBench, newCase, otherShop, reading, recorded, saved, shop, uuid, viewOf, test } from './bench';
 
 test.beforeEach(async ({ page }) => atTheBench(page, 'R. Test'));
 
@@ -204,8 +204,8 @@ test('the plan, pieces, custody and tags of a pushrod eight', async ({ page, req
   await page.getByLabel('who has it').fill('Made-up laboratory');
   await page.getByRole('button', { name: 'Record the move' }).click();
   await expect(page.getByRole('cell', { name: 'at the laboratory, Made-up laboratory' })).toBeVisible();
-  const [tags] = await Promise.all([page.waitForEvent('popup'), page.getByRole('link', { name: 'Tags as PDF' }).click()]);
-  expect(tags.url()).toContain('/tags.pdf?stations=&parts=valve,spring,retainer,locks');
+  const [tags] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Make the tags' }).click()]);
+  expect(tags.suggestedFilename()).toMatch(/^tags-\d{4}\.pdf$/);
 
   // Hydraulic: the state of the element is part of the finding.
   await page.getByRole('button', { name: 'look', exact: true }).click();

@@ -1,4 +1,4 @@
-import { expect, type APIRequestContext, type Page } from '@playwright/test';
+import { expect, test as base, type APIRequestContext, type Page } from '@playwright/test';
 import { randomBytes } from 'node:crypto';
 import type { components } from '../../web/src/shared/api-types';
 
@@ -17,6 +17,15 @@ export function uuid(): string {
     randomBytes(8).toString('hex').slice(1);
   return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
 }
+
+/** Requests of a test are those of a program: it shows the device word of the shop. */
+export const test = base.extend({
+  request: async ({ playwright }, provide) => {
+    const program = await playwright.request.newContext({ extraHTTPHeaders: { 'X-Device-Word': process.env['DEVICE_WORD'] ?? '' } });
+    await provide(program);
+    await program.dispose();
+  },
+});
 
 interface Case {
   id: string;

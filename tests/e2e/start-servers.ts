@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, readFileSync, existsSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -9,11 +9,14 @@ const ROOT = join(import.meta.dirname, '..', '..');
 export default async function startServers(): Promise<() => Promise<void>> {
   const folder = mkdtempSync(join(tmpdir(), 'mute-tapper-e2e.'));
   const children: ChildProcess[] = [];
+  process.env['DEVICE_WORD'] = 'word-of-the-tests';
   for (const [name, port] of [
     ['SHOP', '8790'],
     ['OTHER_SHOP', '8830'],
   ] as const) {
     const printed = join(folder, `${name}.address`);
+    mkdirSync(join(folder, name));
+    writeFileSync(join(folder, name, 'device-word'), `${process.env['DEVICE_WORD']}\n`);
     children.push(
       spawn(join(ROOT, 'bin/serve'), ['--data', join(folder, name), '--port', port, '--print', printed], {
         stdio: ['ignore', 'ignore', 'inherit'],

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Button, Input, Spin } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
+import { Keycap } from '../draw/Tag';
 import { PersonButton } from '../frame/Person';
 import { Wordmark } from '../frame/Wordmark';
 import { Troubles } from '../keeping/Troubles';
@@ -112,6 +113,7 @@ function Find({ value, onChange }: { value: string; onChange: (value: string) =>
         aria-label={words.queue.find}
         aria-keyshortcuts="/"
         allowClear
+        prefix={<Keycap>/</Keycap>}
       />
     </div>
   );
