@@ -38,6 +38,7 @@ final class Version20261127020000 extends AbstractMigration
             'unreadable CLOB DEFAULT NULL, content CLOB NOT NULL, CONSTRAINT FK_queue_row_case FOREIGN KEY (case_id) REFERENCES '.
             'case_file (id) NOT DEFERRABLE INITIALLY IMMEDIATE)',
         );
+        $this->addSql('CREATE TABLE head_plan (hash VARCHAR(16) PRIMARY KEY NOT NULL, content CLOB NOT NULL)');
         $this->addSql('CREATE UNIQUE INDEX queue_row_of_case ON queue_row (case_id)');
         $this->addSql('CREATE INDEX queue_views ON queue_row (set_aside, signed, away, number)');
         $this->addSql('CREATE INDEX queue_overdue ON queue_row (overdue_from, set_aside, number) WHERE overdue_from IS NOT NULL');
@@ -70,7 +71,7 @@ final class Version20261127020000 extends AbstractMigration
 
     public function down(Schema $schema): void
     {
-        foreach (['paper', 'picture_of_case', 'case_search', 'worked_on', 'queue_row'] as $table) {
+        foreach (['paper', 'picture_of_case', 'case_search', 'worked_on', 'queue_row', 'head_plan'] as $table) {
             $this->addSql('DROP TABLE '.$table);
         }
         $this->addSql('DROP INDEX signed_in_order');

@@ -19,7 +19,10 @@ export async function serve(data, port, more = []) {
     stdio: ['ignore', 'ignore', 'ignore'],
   });
   const begun = performance.now();
-  while (!existsSync(printed)) await new Promise((done) => setTimeout(done, 20));
+  while (!existsSync(printed)) {
+    if (process.exitCode !== null) throw new Error(`bin/serve ended with ${process.exitCode} before it answered`);
+    await new Promise((done) => setTimeout(done, 20));
+  }
   const shop = new Shop(readFileSync(printed, 'utf8').trim(), readFileSync(join(data, 'device-word'), 'utf8').trim());
   return { process, shop, up: performance.now() - begun };
 }

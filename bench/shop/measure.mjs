@@ -34,7 +34,7 @@ line(
   'one entry, in a case of 200 readings and more',
   await times(200, async (i) => {
     const id = cases[i % cases.length];
-    const entry = task(`m${i}`);
+    const entry = task(`m${i}-${Date.now()}`);
     heads[id] = entry.id;
     return shop.post(`/api/cases/${id}/entries`, entry);
   }),

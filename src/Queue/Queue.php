@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Queue;
 
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use MuteTapper\App\Schedule\ScheduleView;
 use MuteTapper\Core\Document\BadDocument;
@@ -43,7 +44,23 @@ final readonly class Queue
         );
         $shown = array_map(fn (array $row): QueueRowView => $this->row($row, $found), $page);
 
-        return new QueueView($shown, count($rows) > self::PAGE ? $shown[self::PAGE - 1]->number : null, $this->counts($person));
+        return new QueueView($shown, count($rows) > self::PAGE ? $shown[self::PAGE - 1]->number : null, $this->counts($person), $this->plans($shown));
+    }
+
+    /**
+     * @param list<QueueRowView> $rows
+     *
+     * @return array<string, string> JSON by key
+     */
+    private function plans(array $rows): array
+    {
+        $keys = array_values(array_unique(array_map(static fn (QueueRowView $row): string => $row->plan ?? '', $rows)));
+        /** @var array<string, string> $plans */
+        $plans = $this->connection->fetchAllKeyValue(
+            'SELECT hash, content FROM head_plan WHERE hash IN (?)', [$keys], [ArrayParameterType::STRING],
+        );
+
+        return $plans;
     }
 
     /** @return array<string, int> by code of the view */
@@ -86,8 +103,7 @@ final readonly class Queue
         return new QueueRowView(
             $row->get('case_id')->text(), $number, (bool) $row->get('set_aside')->raw(), $unreadable,
             $found[$number] ?? '', $word('name'), $word('customer'), $word('words'), $word('engine'),
-            $content->has('plan') ? (object) $content->get('plan')->map() : null,
-            $content->maybe('failed')?->words() ?? [], $content->maybe('firstEvent')?->text(),
+            $content->maybe('plan')?->text(), $content->maybe('failed')?->words() ?? [], $content->maybe('firstEvent')?->text(),
             (object) ($content->maybe('next')?->map() ?? ['step' => 'story', 'words' => '', 'place' => null]),
             (object) ($content->maybe('worst')?->map() ?? []), $count('stations'), $count('lookedAt'), $count('springsMeasured'),
             $count('photographs'), ScheduleView::of($this->schedule($content)),

@@ -36,9 +36,9 @@ final class QueueController
             throw Problem::invalid('“before” is the number that a page ended with.');
         }
 
-        return new JsonResponse($queue->page(
+        return JsonResponse::fromJsonString($queue->page(
             $view, mb_strcut($query->getString('person'), 0, 320), mb_strcut($query->getString('find'), 0, 1000),
             $before === '' ? null : (int) $before,
-        ));
+        )->toJson());
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace MuteTapper\App\Queue;
 
 use MuteTapper\App\Assessment\NextActView;
-use MuteTapper\App\Engine\HeadPlanView;
 use MuteTapper\App\Schedule\ScheduleView;
 use OpenApi\Attributes as OA;
 
@@ -25,8 +24,8 @@ final readonly class QueueRowView
         public string $customer,
         public string $words,
         public string $engine,
-        #[OA\Property(ref: HeadPlanView::class, nullable: true)]
-        public ?object $plan,
+        #[OA\Property(description: 'key of its head plan among those of the page; null when it cannot be read')]
+        public ?string $plan,
         /** @var list<string> */
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $failed,

@@ -18,6 +18,7 @@ use MuteTapper\Core\Assessment\AllSheets;
 use MuteTapper\Core\Assessment\Progress;
 use MuteTapper\Core\CaseFile\SignedContent;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\HeadPlan;
 use MuteTapper\Core\Schedule\Promise;
 use MuteTapper\Core\Schedule\Schedule;
@@ -116,8 +117,7 @@ final readonly class QueueRows implements FollowsCase
             'unreadable' => null,
             'content' => [
                 'name' => $record->name, 'customer' => $story->answers['customer'], 'words' => $story->answers['words'],
-                'engine' => EngineView::summary($case->engine), 'plan' => HeadPlanView::of(HeadPlan::of($case->engine)),
-                'failed' => $story->failed,
+                'engine' => EngineView::summary($case->engine), 'plan' => $this->keptPlan($case->engine), 'failed' => $story->failed,
                 'firstEvent' => $signed === null ? null : implode(', ', array_map($network->nameOf(...), $called)),
                 'next' => NextActView::of($progress->nextAct()), 'worst' => (object) $progress->worst(),
                 'stations' => count($case->engine->stations), 'lookedAt' => count($progress->looked),
@@ -126,5 +126,15 @@ final readonly class QueueRows implements FollowsCase
                 'promise' => $case->log->headOf(Promise::slot())?->data,
             ],
         ], SearchTexts::of($record, $case, $story, $this->knowledge->current())];
+    }
+
+    /** Cases share the drawing of an engine: it is kept once, and fetched once a page. */
+    private function keptPlan(Engine $engine): string
+    {
+        $plan = json_encode(HeadPlanView::of(HeadPlan::of($engine)), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
+        $hash = substr(hash('sha256', $plan), 0, 16);
+        $this->connection->executeStatement('INSERT OR IGNORE INTO head_plan (hash, content) VALUES (?, ?)', [$hash, $plan]);
+
+        return $hash;
     }
 }

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Queue;
 
-use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
-use Doctrine\DBAL\ParameterType;
 
 /** Search by SQLite's FTS5. */
 final readonly class SqliteCaseSearch implements CaseSearch
@@ -38,13 +36,17 @@ final readonly class SqliteCaseSearch implements CaseSearch
     public function found(string $words, array $numbers): array
     {
         $match = self::match($words);
+        if ($match === null || $numbers === []) {
+            return [];
+        }
+        // By a range of rows: the index goes through a list of them twenty times slower.
         /** @var array<int, string> $found */
-        $found = $match === null ? [] : $this->connection->fetchAllKeyValue(
+        $found = $this->connection->fetchAllKeyValue(
             sprintf(
-                "SELECT rowid, snippet(case_search, -1, '', '', '…', %d) FROM case_search WHERE case_search MATCH ? AND rowid IN (?)",
+                "SELECT rowid, snippet(case_search, -1, '', '', '…', %d) FROM case_search WHERE case_search MATCH ? AND rowid BETWEEN ? AND ?",
                 self::WORDS_AROUND,
             ),
-            [$match, $numbers], [ParameterType::STRING, ArrayParameterType::INTEGER],
+            [$match, min($numbers), max($numbers)],
         );
 
         return $found;

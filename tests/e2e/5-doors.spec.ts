@@ -35,7 +35,7 @@ test('the shop answers to its own name, runs nothing but its own page, and says 
   expect(page.headers['content-security-policy']).toContain("script-src 'self';");
   expect(page.headers).toMatchObject({ 'x-content-type-options': 'nosniff', 'x-frame-options': 'SAMEORIGIN', server: 'nginx' });
   const tooLong = await ask(`${shop()}/api/cases?find=${'x'.repeat(40_000)}`);
-  expect([tooLong.status, tooLong.headers['content-type']]).toEqual([400, 'application/problem+json']);
+  expect([tooLong.status, tooLong.headers['content-type']]).toEqual([414, 'application/problem+json']);
 });
 
 test('no place of the app asks for what its content policy forbids', async ({ page, request }) => {

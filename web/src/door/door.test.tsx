@@ -12,7 +12,7 @@ afterEach(() => vi.restoreAllMocks());
 const ok = (data: unknown) => Promise.resolve({ data, response: new Response(null, { status: 200 }) });
 
 function atTheDoor(door: { open: boolean; network: string }, state: object = { troubles: [], waiting: 0 }) {
-  vi.spyOn(api, 'GET').mockImplementation(((path: string) => ok(path === '/api/door' ? door : state)) as never);
+  vi.spyOn(api, 'GET').mockImplementation(((path: string) => ok(path === '/api/door' ? { ...door } : state)) as never);
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
       <DoorGate>
@@ -35,7 +35,7 @@ test('a device that is not known tells the shop word, and is let in when it is r
       return Promise.resolve({ error, response: new Response(null, { status: 401 }) });
     }
     door.open = true;
-    return ok(door);
+    return ok({ ...door });
   }) as never);
   await user.type(await screen.findByLabelText(words.door.word), 'wrong{Enter}');
   expect(await screen.findByRole('alert')).toHaveTextContent('This is not the shop word.');

@@ -1,11 +1,11 @@
 import { Link } from 'react-router';
 import { HeadPlan } from '../draw/HeadPlan';
-import type { QueueRow } from '../shared/api';
 import { words } from '../shared/messages';
 import { addressOf, numberOf, worstReading } from './row';
+import type { ShownRow } from './useQueue';
 
 /** The case being worked on, large, with its next act. */
-export function OnBench({ row }: { row: QueueRow }) {
+export function OnBench({ row }: { row: ShownRow }) {
   return (
     <section className="on-bench" aria-label={words.queue.onTheBench(numberOf(row))}>
       <div className="on-bench-plan">

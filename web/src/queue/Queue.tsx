@@ -6,13 +6,13 @@ import { Keycap } from '../draw/Tag';
 import { PersonButton } from '../frame/Person';
 import { Wordmark } from '../frame/Wordmark';
 import { Troubles } from '../keeping/Troubles';
-import { answer, api, Refused, type QueueRow } from '../shared/api';
+import { answer, api, Refused } from '../shared/api';
 import { words } from '../shared/messages';
 import { person } from '../shared/person';
 import { ImportCase } from './ImportCase';
 import { OnBench } from './OnBench';
 import { QueueTable } from './QueueTable';
-import { shopViews, useQueue, type ShopView } from './useQueue';
+import { shopViews, useQueue, type ShopView, type ShownRow } from './useQueue';
 import './queue.css';
 
 /** All cases of the shop: the one on the bench first, each with what can be done now. */
@@ -134,9 +134,9 @@ function Views({ chosen, counts, onChoose }: { chosen: ShopView; counts: Record<
 /** Sets a case aside or takes it up again; the last one can be undone. */
 function useAside() {
   const queries = useQueryClient();
-  const [last, setLast] = useState<QueueRow | null>(null);
+  const [last, setLast] = useState<ShownRow | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const put = async (row: QueueRow, aside: boolean): Promise<void> => {
+  const put = async (row: ShownRow, aside: boolean): Promise<void> => {
     setProblem(null);
     try {
       await answer(
@@ -150,7 +150,7 @@ function useAside() {
   return {
     last,
     problem,
-    turn: (row: QueueRow): void => {
+    turn: (row: ShownRow): void => {
       setLast(row);
       void put(row, !row.setAside);
     },

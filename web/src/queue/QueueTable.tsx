@@ -3,9 +3,9 @@ import { useEffect, type RefObject } from 'react';
 import { Link } from 'react-router';
 import { DaysRule } from '../draw/DaysRule';
 import { HeadPlan, type CellReading } from '../draw/HeadPlan';
-import type { QueueRow } from '../shared/api';
 import { words } from '../shared/messages';
 import { addressOf, numberOf } from './row';
+import type { ShownRow } from './useQueue';
 
 const ROW_HEIGHT = 62;
 const ROWS_AHEAD = 8;
@@ -14,12 +14,12 @@ const COLUMNS = 8;
 const small = (): CellReading => ({ spoken: '' });
 
 interface Props {
-  rows: readonly QueueRow[];
+  rows: readonly ShownRow[];
   /** What scrolls. */
   scroll: RefObject<HTMLElement | null>;
   more: (() => void) | null;
   empty: string;
-  onAside: (row: QueueRow) => void;
+  onAside: (row: ShownRow) => void;
 }
 
 /** The rows of the queue: only those that can be seen are drawn, and the next page is asked for before its rows are. */
@@ -84,7 +84,7 @@ export function QueueTable({ rows, scroll, more, empty, onAside }: Props) {
   );
 }
 
-const asideWords = (row: QueueRow): string => (row.setAside ? words.queue.takeUp : words.queue.setAside);
+const asideWords = (row: ShownRow): string => (row.setAside ? words.queue.takeUp : words.queue.setAside);
 
 /** Rows above or below that are not drawn. */
 const Gap = ({ height }: { height: number }) => (
@@ -93,7 +93,7 @@ const Gap = ({ height }: { height: number }) => (
   </tr>
 );
 
-function Readable({ row }: { row: QueueRow }) {
+function Readable({ row }: { row: ShownRow }) {
   return (
     <>
       <td className="figures">{numberOf(row)}</td>
@@ -135,7 +135,7 @@ function Readable({ row }: { row: QueueRow }) {
 }
 
 /** A case that cannot be read harms no other: it says what is wrong, and all of it can be saved. */
-function Unreadable({ row }: { row: QueueRow }) {
+function Unreadable({ row }: { row: ShownRow }) {
   return (
     <>
       <td className="figures">{numberOf(row)}</td>

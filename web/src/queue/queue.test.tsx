@@ -7,7 +7,7 @@ import NewCase from './NewCase';
 import { Queue } from './Queue';
 
 const counts = { all: 3, mine: 1, bench: 2, waiting: 0, overdue: 1, signed: 1, aside: 0 };
-const queue = (shown: readonly object[], more: object = {}) => ({ rows: shown, next: null, counts, ...more });
+const queue = (shown: readonly object[], more: object = {}) => ({ rows: shown, next: null, counts, plans: { twin: twin().plan }, ...more });
 
 beforeEach(() => {
   localStorage.clear();
@@ -27,7 +27,7 @@ const row = (number: number, name: string, more: object = {}) => ({
   customer: 'Made-up garage',
   words: '',
   engine: 'Inline 2, 4 valves',
-  plan: twin().plan,
+  plan: 'twin',
   worst: {},
   failed: [],
   firstEvent: null,

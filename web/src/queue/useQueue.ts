@@ -1,6 +1,6 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { answer, api, type QueueRow, type Schemas } from '../shared/api';
+import { answer, api, type PlanView, type QueueRow, type Schemas } from '../shared/api';
 import { usePerson } from '../shared/person';
 
 export type ShopView = 'all' | 'mine' | 'bench' | 'waiting' | 'overdue' | 'signed' | 'aside';
@@ -18,8 +18,11 @@ function useLater<T>(value: T): T {
   return later;
 }
 
+/** A row with its head plan, which its page has beside it. */
+export type ShownRow = Omit<QueueRow, 'plan'> & { plan: PlanView | null };
+
 export interface ShownQueue {
-  rows: readonly QueueRow[];
+  rows: readonly ShownRow[];
   counts: Schemas['QueueView']['counts'];
   isPending: boolean;
   error: Error | null;
@@ -46,7 +49,7 @@ export function useQueue(view: ShopView, find: string): ShownQueue {
   });
   const pages = queue.data?.pages ?? [];
   return {
-    rows: pages.flatMap((page) => page.rows),
+    rows: pages.flatMap((page) => page.rows.map((row) => ({ ...row, plan: page.plans[row.plan ?? ''] ?? null }))),
     counts: pages[0]?.counts ?? {},
     isPending: queue.isPending,
     error: queue.error,
