@@ -28,7 +28,9 @@ $folder = $argv[1] ?? exit("php bench/shop/fill.php DIR [CASES] [READINGS A CASE
 $cases = (int) ($argv[2] ?? 10000);
 $readings = (int) ($argv[3] ?? 200);
 $console = static function (string $command) use ($root, $folder): void {
-    passthru(sprintf('APP_ENV=prod MUTE_TAPPER_DATA=%s php -d memory_limit=1G %s/bin/console %s >/dev/null', escapeshellarg($folder), $root, $command), $status);
+    passthru(sprintf(
+        'APP_ENV=prod MUTE_TAPPER_DATA=%s php -d memory_limit=1G %s/bin/console %s >/dev/null', escapeshellarg($folder), $root, $command,
+    ), $status);
     $status === 0 || exit(1);
 };
 @mkdir($folder, 0o700, true);
@@ -73,8 +75,9 @@ $copies = array_map($database->prepare(...), [
     "INSERT INTO entry SELECT {$new('id')}, seq, kind, place, part, item, slot_index, NULL, reason, recorded_by, recorded_at, knowledge, ".
     "data, {$new('case_id')} FROM entry WHERE case_id = :t",
     "INSERT INTO slot_head SELECT slot_key, {$new('case_id')}, {$new('entry_id')}, first_seq, read_by FROM slot_head WHERE case_id = :t",
-    "INSERT INTO queue_row SELECT :n, {$new('case_id')}, :n % 3 = 0, :n % 50 = 0, :n % 7 = 0, CASE WHEN :n % 11 = 0 THEN '2020-01-01' END, ".
-    "made_by, NULL, json_set(content, '$.name', :name, '$.words', :words) FROM queue_row WHERE case_id = :t",
+    "INSERT INTO queue_row SELECT :n, {$new('case_id')}, :n % 3 = 0, :n % 50 = 0, :n % 7 = 0, ".
+    "CASE WHEN :n % 11 = 0 THEN '2020-01-01' END, made_by, NULL, ".
+    "json_set(content, '$.name', :name, '$.words', :words) FROM queue_row WHERE case_id = :t",
     'INSERT INTO case_search (rowid, number, name, customer, words, notes, parts, signs, causes, calls) SELECT :n, :n, :name, customer, '.
     ':words, notes, parts, signs, causes, calls FROM case_search WHERE rowid = (SELECT number FROM case_file WHERE id = :t)',
     'INSERT INTO worked_on VALUES (:person, :n)',
@@ -103,9 +106,13 @@ for ($n = TEMPLATES + 2; $n <= $cases; ++$n) {
 $database->commit();
 $database->exec("INSERT INTO case_search (case_search) VALUES ('optimize')");
 $database->exec('ANALYZE');
-$count = static fn (string $query): int => (int) $database->query($query)->fetchColumn();
+$count = static function (string $query) use ($database): int {
+    $result = $database->query($query);
+
+    return $result === false ? 0 : (int) $result->fetchColumn();
+};
 printf(
     "\n%d cases, %d entries, %d of them readings, %.1f GB, filled in %d s\n", $count('SELECT COUNT(*) FROM case_file'),
     $count('SELECT COUNT(*) FROM entry'), $count("SELECT COUNT(*) FROM entry WHERE kind = 'reading'"),
-    filesize($folder.'/cases.sqlite') / 1e9, microtime(true) - $begun,
+    (int) filesize($folder.'/cases.sqlite') / 1e9, microtime(true) - $begun,
 );

@@ -67,7 +67,9 @@ final readonly class EntryRules
     public function checkNew(Entry $entry, Engine $engine): void
     {
         match ($entry->kind) {
-            EntryKind::Finding => self::listed($this->knowledge->signs, $entry->slot->item, '/slot/item', 'the catalogue has no sign “%s”.'),
+            EntryKind::Finding => self::listed(
+                $this->knowledge->signs, $entry->slot->item, '/slot/item', 'the catalogue has no sign “%s”.',
+            ),
             EntryKind::Answer => self::listed(
                 $this->knowledge->questions, $entry->slot->item, '/slot/item', 'there is no question “%s”.',
             ),

@@ -72,7 +72,9 @@ final readonly class Calls
             $this->knowledge->keep();
             $last = $this->cases->signedCall($case);
             $this->entities->persist(
-                new SignedCall(Uuid::v7()->toRfc4122(), $case, ($last->seq ?? 0) + 1, $by, $this->clock->now(), $this->frozen($case, $call)),
+                new SignedCall(
+                    Uuid::v7()->toRfc4122(), $case, ($last->seq ?? 0) + 1, $by, $this->clock->now(), $this->frozen($case, $call),
+                ),
             );
             $case->signedVersion = $case->callVersion;
         });

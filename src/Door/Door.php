@@ -96,7 +96,9 @@ final readonly class Door
         $type = strtolower(trim(explode(';', $request->headers->get('Content-Type') ?? '')[0]));
         if ($request->headers->get('Content-Length', '0') !== '0' && !in_array($type, self::ACCEPTED, true)) {
             throw Problem::unsupported(
-                sprintf('“%s” is not taken here; what is sent is %s.', mb_scrub(mb_strimwidth($type, 0, 60)), implode(' or ', self::ACCEPTED)),
+                sprintf(
+                    '“%s” is not taken here; what is sent is %s.', mb_scrub(mb_strimwidth($type, 0, 60)), implode(' or ', self::ACCEPTED),
+                ),
             );
         }
     }

@@ -47,9 +47,7 @@ final readonly class Backup
                 $missing[] = $path;
             }
         }
-        $counts = [
-            'cases' => self::count($database, 'SELECT COUNT(*) FROM case_file'), 'entries' => self::count($database, 'SELECT COUNT(*) FROM entry'),
-        ];
+        $counts = self::counts($database);
         $database->close();
         $manifest = '';
         $files = $bytes = 0;
@@ -87,9 +85,7 @@ final readonly class Backup
             $this->files->copy($source.'/'.$path, $aside.'/'.$path);
         }
         $database = new \SQLite3($aside.'/'.self::DATABASE);
-        $counts = [
-            'cases' => self::count($database, 'SELECT COUNT(*) FROM case_file'), 'entries' => self::count($database, 'SELECT COUNT(*) FROM entry'),
-        ];
+        $counts = self::counts($database);
         $database->close();
         $this->files->remove($this->dataFolder);
         $this->files->rename($aside, $this->dataFolder);
@@ -174,9 +170,13 @@ final readonly class Backup
         return $values;
     }
 
-    private static function count(\SQLite3 $database, string $query): int
+    /** @return array{cases: int, entries: int} */
+    private static function counts(\SQLite3 $database): array
     {
-        return (int) self::text($database->querySingle($query));
+        return [
+            'cases' => (int) self::text($database->querySingle('SELECT COUNT(*) FROM case_file')),
+            'entries' => (int) self::text($database->querySingle('SELECT COUNT(*) FROM entry')),
+        ];
     }
 
     private static function text(mixed $value): string

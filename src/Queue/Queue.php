@@ -44,7 +44,9 @@ final readonly class Queue
         );
         $shown = array_map(fn (array $row): QueueRowView => $this->row($row, $found), $page);
 
-        return new QueueView($shown, count($rows) > self::PAGE ? $shown[self::PAGE - 1]->number : null, $this->counts($person), $this->plans($shown));
+        return new QueueView(
+            $shown, count($rows) > self::PAGE ? $shown[self::PAGE - 1]->number : null, $this->counts($person), $this->plans($shown),
+        );
     }
 
     /**

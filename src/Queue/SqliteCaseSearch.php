@@ -21,7 +21,9 @@ final readonly class SqliteCaseSearch implements CaseSearch
     {
         $this->connection->executeStatement('DELETE FROM case_search WHERE rowid = ?', [$number]);
         $this->connection->executeStatement(
-            sprintf('INSERT INTO case_search (rowid, %s) VALUES (?%s)', implode(', ', self::FIELDS), str_repeat(', ?', count(self::FIELDS))),
+            sprintf(
+                'INSERT INTO case_search (rowid, %s) VALUES (?%s)', implode(', ', self::FIELDS), str_repeat(', ?', count(self::FIELDS)),
+            ),
             [$number, ...array_map(static fn (string $field): string => $texts[$field] ?? '', self::FIELDS)],
         );
     }
@@ -43,7 +45,8 @@ final readonly class SqliteCaseSearch implements CaseSearch
         /** @var array<int, string> $found */
         $found = $this->connection->fetchAllKeyValue(
             sprintf(
-                "SELECT rowid, snippet(case_search, -1, '', '', '…', %d) FROM case_search WHERE case_search MATCH ? AND rowid BETWEEN ? AND ?",
+                "SELECT rowid, snippet(case_search, -1, '', '', '…', %d) FROM case_search WHERE case_search MATCH ? ".
+                'AND rowid BETWEEN ? AND ?',
                 self::WORDS_AROUND,
             ),
             [$match, min($numbers), max($numbers)],

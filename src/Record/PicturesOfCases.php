@@ -20,6 +20,8 @@ final readonly class PicturesOfCases
 
     public function has(CaseRecord $case, string $sha256): bool
     {
-        return $this->connection->fetchOne('SELECT 1 FROM picture_of_case WHERE case_id = ? AND sha256 = ?', [$case->id, $sha256]) !== false;
+        return $this->connection->fetchOne(
+            'SELECT 1 FROM picture_of_case WHERE case_id = ? AND sha256 = ?', [$case->id, $sha256],
+        ) !== false;
     }
 }

@@ -43,7 +43,8 @@ final readonly class StoredEntries
     {
         $entries = $unread = [];
         foreach ($this->connection->iterateAssociative(
-            'SELECT '.self::COLUMNS.', h.read_by FROM slot_head h JOIN entry e ON e.id = h.entry_id WHERE h.case_id = ? ORDER BY h.first_seq',
+            'SELECT '.self::COLUMNS.', h.read_by FROM slot_head h JOIN entry e ON e.id = h.entry_id '.
+            'WHERE h.case_id = ? ORDER BY h.first_seq',
             [$case->id],
         ) as $row) {
             try {

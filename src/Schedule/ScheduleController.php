@@ -85,8 +85,12 @@ final class ScheduleController
         $slot = Task::slot($input->get('task')->word(80));
         $by = $input->get('by')->word(80);
         // Asked and noted together: a request that is on record was sent, and one that was sent is on record.
-        $entry = $writing->together(static function () use ($case, $recorder, $bus, $clock, $id, $slot, $by, $task, $laboratory, $asked): EntryView {
-            [$entry, $isNew] = $recorder->record($case, new Entry($id, EntryKind::Task, $slot, null, null, $by, $clock->now(), null, $task));
+        $entry = $writing->together(static function () use (
+            $case, $recorder, $bus, $clock, $id, $slot, $by, $task, $laboratory, $asked,
+        ): EntryView {
+            [$entry, $isNew] = $recorder->record(
+                $case, new Entry($id, EntryKind::Task, $slot, null, null, $by, $clock->now(), null, $task),
+            );
             if ($isNew) {
                 $bus->dispatch(
                     new AnswerOfLaboratory($case->id, $slot->index ?? '', $laboratory->code(), $asked),

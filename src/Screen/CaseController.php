@@ -148,7 +148,9 @@ final class CaseController
         ], type: 'object')), responses: [
             new OA\Response(
                 response: 200, description: 'out of the way of the queue, or back in it',
-                content: new OA\JsonContent(required: ['setAside'], properties: [new OA\Property('setAside', type: 'boolean')], type: 'object'),
+                content: new OA\JsonContent(
+                    required: ['setAside'], properties: [new OA\Property('setAside', type: 'boolean')], type: 'object',
+                ),
             ),
         ])]
     public function setAside(CaseRecord $case, Request $request, Documents $documents): JsonResponse

@@ -17,7 +17,9 @@ final readonly class ProblemListener
 {
     private const BEFORE_THE_FRAMEWORK = 10;
     /** What SQLite and the drivers say when nothing more can be written. */
-    private const NO_ROOM = ['database or disk is full', 'attempt to write a readonly database', 'disk I/O error', 'unable to open database file'];
+    private const NO_ROOM = [
+        'database or disk is full', 'attempt to write a readonly database', 'disk I/O error', 'unable to open database file',
+    ];
     private const BUSY = 'database is locked';
     private const RETRY_AFTER = '2';
 

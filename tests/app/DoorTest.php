@@ -59,7 +59,9 @@ final class DoorTest extends AppTestCase
         yield 'a program without the device word' => [$json, 403];
         yield 'a program with a wrong word' => [$json + ['HTTP_X_DEVICE_WORD' => 'please'], 403];
         yield 'a form of this shop' => [
-            ['CONTENT_TYPE' => 'application/x-www-form-urlencoded', 'HTTP_CONTENT_LENGTH' => '100', 'HTTP_ORIGIN' => 'http://localhost'], 415,
+            [
+                'CONTENT_TYPE' => 'application/x-www-form-urlencoded', 'HTTP_CONTENT_LENGTH' => '100', 'HTTP_ORIGIN' => 'http://localhost',
+            ], 415,
         ];
         yield 'plain text' => [
             ['CONTENT_TYPE' => 'text/plain', 'HTTP_CONTENT_LENGTH' => '100', 'HTTP_ORIGIN' => 'http://localhost'], 415,

@@ -56,7 +56,9 @@ final class FaultTest extends AppTestCase
         yield 'signed call without its ranking' => [
             ['signed_calls' => [$signed + ['content' => ['ranking' => ['x' => 1]] + $content]]], '/signed_calls/0/content/ranking/sentence',
         ];
-        yield 'signed at no time' => [['signed_calls' => [['at' => '2026-11-25T99:99'] + $signed + ['content' => $content]]], '/signed_calls/0/at'];
+        yield 'signed at no time' => [
+            ['signed_calls' => [['at' => '2026-11-25T99:99'] + $signed + ['content' => $content]]], '/signed_calls/0/at',
+        ];
         yield 'call of no cause' => [['call' => ['causes' => ['nonsense']] + $call], '/call/causes/0'];
         yield 'call with too many words' => [['call' => ['words' => str_repeat('w', 8001)] + $call], '/call/words'];
         yield 'call by nobody' => [['call' => ['by' => ' '] + $call], '/call/by'];
@@ -70,7 +72,9 @@ final class FaultTest extends AppTestCase
         $entry = ['id' => '01900000-0000-7000-8000-0000000000e1', 'by' => 'x', 'at' => '2026-11-25T10:00:00Z'];
         yield 'finding on no part' => [
             ['entries' => [$entry + [
-                'kind' => 'finding', 'slot' => ['place' => 'A1-E1', 'part' => 'wing', 'item' => 'coils_bright'], 'data' => ['severity' => 2],
+                'kind' => 'finding', 'slot' => [
+                    'place' => 'A1-E1', 'part' => 'wing', 'item' => 'coils_bright',
+                ], 'data' => ['severity' => 2],
             ]]], '/entries/0/slot',
         ];
         yield 'entry far in the future' => [
@@ -101,7 +105,9 @@ final class FaultTest extends AppTestCase
         foreach (['+100000 years', 'tomorrow', '@99999999999999', '2026-02-31T10:00:00Z'] as $at) {
             yield 'at '.$at => [['at' => $at] + self::height('1.8'), '/at'];
         }
-        foreach (['task' => ['label' => 'x', 'kind' => 'work'], 'order' => ['codes' => []], 'event' => ['what' => 'run']] as $kind => $data) {
+        foreach (
+            ['task' => ['label' => 'x', 'kind' => 'work'], 'order' => ['codes' => []], 'event' => ['what' => 'run']] as $kind => $data
+        ) {
             yield $kind.' in the promise’s slot' => [self::entry($kind, ['engine', 'schedule', 'promise'], $data), '/slot'];
         }
         yield 'withdrawal of nothing' => [self::entry('withdrawal', ['A1-E1', 'valve', 'lash'], []), '/supersedes'];
@@ -127,7 +133,9 @@ final class FaultTest extends AppTestCase
             self::database()->executeStatement("UPDATE entry SET $column = ? WHERE id = ?", [$value, $broken['id']]);
             self::database()->executeStatement("UPDATE slot_head SET read_by = 'another build'");
             $view = $this->send('GET', "/api/cases/$this->case");
-            self::assertSame([$broken['id']], array_map(static fn (Node $one): string => $one->get('id')->text(), self::at($view, 'unread')->items()));
+            self::assertSame(
+                [$broken['id']], array_map(static fn (Node $one): string => $one->get('id')->text(), self::at($view, 'unread')->items()),
+            );
             self::assertNotSame('', self::at($view, 'unread/0/reason')->text());
             self::assertCount(1, self::at($view, 'entries')->items());
             foreach (['ranking', 'sheets/springs', 'teardown', 'schedule', 'timeline', 'custody', 'measures'] as $derived) {
@@ -137,7 +145,9 @@ final class FaultTest extends AppTestCase
             $this->client->request('GET', "/api/cases/$this->case/report.html");
             self::assertResponseIsSuccessful();
             $this->client->request('GET', "/api/cases/$this->case/case.json");
-            self::assertStringContainsString(trim($value, '{}'), str_replace(': ', ':', (string) $this->client->getResponse()->getContent()));
+            self::assertStringContainsString(
+                trim($value, '{}'), str_replace(': ', ':', (string) $this->client->getResponse()->getContent()),
+            );
             self::database()->executeStatement("UPDATE entry SET $column = ? WHERE id = ?", [$old, $broken['id']]);
         }
         self::database()->executeStatement("UPDATE entry SET data = '{\"value\":7}' WHERE id = ?", [$broken['id']]);
@@ -199,7 +209,9 @@ final class FaultTest extends AppTestCase
         $signed = ['id' => '01900000-0000-7000-8000-0000000000f1', 'by' => 'x', 'at' => '2026-11-25T10:00:00Z', 'content' => [
             'call' => $call, 'ranking' => ['sentence' => 'So it was.'], 'revision' => 3,
         ]];
-        $case = self::at($this->send('POST', '/api/cases/import?by=tests', self::document(['signed_calls' => [$signed]]), 201), 'id')->text();
+        $case = self::at(
+            $this->send('POST', '/api/cases/import?by=tests', self::document(['signed_calls' => [$signed]]), 201), 'id',
+        )->text();
         self::assertSame('dropped_cause', $this->queue()[0]->get('firstEvent')->text());
         $this->client->request('GET', "/api/cases/$case/report.html");
         self::assertStringContainsString('dropped_cause', (string) $this->client->getResponse()->getContent());
@@ -216,7 +228,9 @@ final class FaultTest extends AppTestCase
             self::entry('photograph', ['A1-E1', 'spring', 'photograph', 'p'], ['sha256' => $picture['sha256']]), 201,
         );
         $drawn = ['sha256' => $picture['sha256'], 'shape' => 'text', 'points' => [[10, 10]], 'words' => "over\x0bhere \u{FFFE}"];
-        $this->send('POST', "/api/cases/$this->case/entries", self::entry('annotation', ['A1-E1', 'spring', 'annotation', 'a'], $drawn), 201);
+        $this->send(
+            'POST', "/api/cases/$this->case/entries", self::entry('annotation', ['A1-E1', 'spring', 'annotation', 'a'], $drawn), 201,
+        );
         $this->client->request('GET', "/api/cases/$this->case/report.html");
         self::assertResponseIsSuccessful();
         self::assertStringStartsWith('%PDF', $this->paper("/api/cases/$this->case", 'report'));
@@ -272,7 +286,9 @@ final class FaultTest extends AppTestCase
         self::database()->executeStatement('PRAGMA max_page_count = '.($pages + 3));
         $acknowledged = 0;
         do {
-            $task = self::entry('task', ['engine', 'schedule', 'task', 't'.$acknowledged], ['label' => str_repeat('long ', 39), 'kind' => 'work']);
+            $task = self::entry(
+                'task', ['engine', 'schedule', 'task', 't'.$acknowledged], ['label' => str_repeat('long ', 39), 'kind' => 'work'],
+            );
             $this->client->request('POST', "/api/cases/$this->case/entries", [], [], [
                 'CONTENT_TYPE' => 'application/json', 'HTTP_ORIGIN' => 'http://localhost',
             ], json_encode($task, \JSON_THROW_ON_ERROR));
@@ -280,10 +296,14 @@ final class FaultTest extends AppTestCase
             $acknowledged += $status === 201 ? 1 : 0;
         } while ($status === 201 && $acknowledged < 100);
         self::assertSame(507, $status);
-        self::assertStringContainsString('disk', self::at(json_decode((string) $this->client->getResponse()->getContent(), true), 'detail')->text());
+        self::assertStringContainsString(
+            'disk', self::at(json_decode((string) $this->client->getResponse()->getContent(), true), 'detail')->text(),
+        );
         self::assertSame(0, self::database()->getTransactionNestingLevel(), 'what a worker goes on with');
         self::database()->executeStatement('PRAGMA max_page_count = 100000');
-        self::assertCount($acknowledged, self::at($this->send('GET', "/api/cases/$this->case"), 'entries')->items(), 'all that was acknowledged');
+        self::assertCount(
+            $acknowledged, self::at($this->send('GET', "/api/cases/$this->case"), 'entries')->items(), 'all that was acknowledged',
+        );
         $this->send(
             'POST', "/api/cases/$this->case/entries",
             self::entry('task', ['engine', 'schedule', 'task', 'after'], ['label' => 'There is room again', 'kind' => 'work']), 201,

@@ -107,7 +107,9 @@ final class PhotographTest extends AppTestCase
         $handler = self::getContainer()->get(MakeWorkingCopyHandler::class);
         self::assertInstanceOf(MakeWorkingCopyHandler::class, $handler);
         $handler(new MakeWorkingCopy(self::at($stored, 'sha256')->text()));
-        self::assertSame('failed', $this->send('GET', "/api/cases/$this->case/photographs/".self::at($stored, 'sha256')->text())['workingCopy']);
+        self::assertSame(
+            'failed', $this->send('GET', "/api/cases/$this->case/photographs/".self::at($stored, 'sha256')->text())['workingCopy'],
+        );
         $this->client->request('GET', "/api/cases/$this->case/photographs/".self::at($stored, 'sha256')->text().'/original');
         self::assertSame($broken, $this->client->getInternalResponse()->getContent());
     }
@@ -127,10 +129,14 @@ final class PhotographTest extends AppTestCase
         self::ensureKernelShutdown();
         $this->setUp();
         $this->send('POST', '/api/cases/import?by=tests', $document, 201);
-        self::assertSame('missing', $this->send('GET', "/api/cases/$this->case/photographs/".self::at($stored, 'sha256')->text())['workingCopy']);
+        self::assertSame(
+            'missing', $this->send('GET', "/api/cases/$this->case/photographs/".self::at($stored, 'sha256')->text())['workingCopy'],
+        );
         $this->send('GET', "/api/cases/$this->case/photographs/".self::at($stored, 'sha256')->text().'/working', null, 404);
         $this->upload($picture, 'found again.jpg');
-        self::assertSame('waiting', $this->send('GET', "/api/cases/$this->case/photographs/".self::at($stored, 'sha256')->text())['workingCopy']);
+        self::assertSame(
+            'waiting', $this->send('GET', "/api/cases/$this->case/photographs/".self::at($stored, 'sha256')->text())['workingCopy'],
+        );
         $this->client->request('GET', "/api/cases/$case/case.json");
         self::assertSame($document, (string) $this->client->getResponse()->getContent());
     }

@@ -16,7 +16,9 @@ final class QueueTest extends AppTestCase
     private function numbers(string $query): array
     {
         return array_map(
-            static fn (Node $row): int => $row->get('number')->whole(1, 9999), self::at($this->send('GET', '/api/cases'.$query), 'rows')->items(),
+            static fn (Node $row): int => $row->get('number')->whole(1, 9999), self::at(
+                $this->send('GET', '/api/cases'.$query), 'rows',
+            )->items(),
         );
     }
 
@@ -71,14 +73,18 @@ final class QueueTest extends AppTestCase
         );
         $this->send(
             'PUT', "/api/cases/$first/call",
-            ['causes' => ['installed_height_small'], 'words' => 'It was shimmed twice.', 'confidence' => 70, 'by' => 'tests'], 200, ['If-Match' => '"1"'],
+            [
+                'causes' => ['installed_height_small'], 'words' => 'It was shimmed twice.', 'confidence' => 70, 'by' => 'tests',
+            ], 200, ['If-Match' => '"1"'],
         );
         self::assertSame($numbers, $this->numbers('?find='.rawurlencode($words)));
     }
 
     public function testWhereTheWordsWereFoundIsShown(): void
     {
-        $this->described('Kettle single', 'Garage', str_repeat('much was said before ', 30).'and then the tappet went mute and '.str_repeat('more ', 30));
+        $this->described(
+            'Kettle single', 'Garage', str_repeat('much was said before ', 30).'and then the tappet went mute and '.str_repeat('more ', 30),
+        );
         $found = self::at($this->send('GET', '/api/cases?find=tappet'), 'rows/0/found')->text();
         self::assertStringContainsString('the tappet went', $found);
         self::assertLessThan(140, mb_strlen($found));
@@ -87,12 +93,12 @@ final class QueueTest extends AppTestCase
     public function testTheViewsOfTheShop(): void
     {
         $cases = array_map(fn (int $i): string => $this->newCase(), range(1, 5));
-        $task = static fn (string $kind, array $more): array => self::entry(
-            'task', ['engine', 'schedule', 'task', 't'], $more + ['label' => 'Any', 'kind' => $kind],
-        );
-        $this->send('POST', "/api/cases/$cases[1]/entries", $task('laboratory', ['taskState' => 'begun']), 201);
+        $away = ['label' => 'Any', 'kind' => 'laboratory', 'taskState' => 'begun'];
+        $this->send('POST', "/api/cases/$cases[1]/entries", self::entry('task', ['engine', 'schedule', 'task', 't'], $away), 201);
         $this->send(
-            'POST', "/api/cases/$cases[2]/entries", self::entry('promise', ['engine', 'schedule', 'promise'], ['date' => '2020-02-01']), 201,
+            'POST', "/api/cases/$cases[2]/entries", self::entry(
+                'promise', ['engine', 'schedule', 'promise'], ['date' => '2020-02-01'],
+            ), 201,
         );
         $this->send(
             'PUT', "/api/cases/$cases[3]/call",
@@ -107,7 +113,9 @@ final class QueueTest extends AppTestCase
             self::assertSame($numbers, $this->numbers("?view=$view&person=Ada"), $view);
         }
         self::assertSame(array_map(count(...), $expected), self::at($this->send('GET', '/api/cases?person=Ada'), 'counts')->map());
-        self::assertSame('overdue', self::at($this->send('GET', '/api/cases?view=overdue'), 'rows/0/schedule/late')->flag() ? 'overdue' : '');
+        self::assertSame(
+            'overdue', self::at($this->send('GET', '/api/cases?view=overdue'), 'rows/0/schedule/late')->flag() ? 'overdue' : '',
+        );
         $this->send('GET', '/api/cases?view=nonsense', null, 422);
         $this->send('GET', '/api/cases?before=now', null, 422);
     }
@@ -124,7 +132,8 @@ final class QueueTest extends AppTestCase
                 "$number, name, engine, description, created_at, copied_from, set_aside, signed_version FROM case_file WHERE number = 1",
             );
             $connection->executeStatement(
-                "INSERT INTO queue_row SELECT $number, 'case-$number', signed, set_aside, away, overdue_from, made_by, unreadable, content ".
+                "INSERT INTO queue_row SELECT $number, 'case-$number', signed, set_aside, away, overdue_from, made_by, ".
+                'unreadable, content '.
                 'FROM queue_row WHERE number = 1',
             );
         }
@@ -132,7 +141,9 @@ final class QueueTest extends AppTestCase
         $before = '';
         do {
             $page = $this->send('GET', '/api/cases?before='.$before);
-            $seen = [...$seen, ...array_map(static fn (Node $row): int => $row->get('number')->whole(1, 999), self::at($page, 'rows')->items())];
+            $seen = [
+                ...$seen, ...array_map(static fn (Node $row): int => $row->get('number')->whole(1, 999), self::at($page, 'rows')->items()),
+            ];
             $before = $page['next'];
         } while (\is_int($before));
         self::assertSame(range(100, 1), $seen);

@@ -77,7 +77,9 @@ final class RaceTest extends AppTestCase
     {
         $engine = ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 2];
 
-        return ['method' => 'POST', 'address' => '/api/cases', 'body' => ['id' => $id, 'name' => 'Raced', 'by' => 'racer', 'engine' => $engine]];
+        return [
+            'method' => 'POST', 'address' => '/api/cases', 'body' => ['id' => $id, 'name' => 'Raced', 'by' => 'racer', 'engine' => $engine],
+        ];
     }
 
     public function testCasesAreMadeAtOnceEachWithANumberOfItsOwn(): void
@@ -206,7 +208,9 @@ final class RaceTest extends AppTestCase
         $log = (string) tempnam(sys_get_temp_dir(), 'race');
         file_put_contents($log, implode('', [...(new DataLogger())->run(20, 50, 7600.0, [11.0], 90.0)]));
         $sha256 = (string) hash_file('sha256', $log);
-        $kept = $this->send('POST', "/api/cases/$case/logs", (string) file_get_contents($log), 201, ['Content-Type' => 'application/octet-stream']);
+        $kept = $this->send(
+            'POST', "/api/cases/$case/logs", (string) file_get_contents($log), 201, ['Content-Type' => 'application/octet-stream'],
+        );
         $requests = [
             ['method' => 'POST', 'address' => "/api/cases/$case/photographs", 'file' => $picture, 'type' => 'application/octet-stream'],
             ['method' => 'POST', 'address' => "/api/cases/$case/logs", 'file' => $log, 'type' => 'application/octet-stream'],
@@ -257,6 +261,8 @@ final class RaceTest extends AppTestCase
         self::assertSame(20300, $this->rows('SELECT COUNT(*) FROM entry'));
         // A ratio within the run: nobody waits for the whole of the import, of which only the storing is locked.
         $longest = max([0.0, ...array_column(array_merge($answers[1], $answers[2]), 2)]);
-        self::assertLessThan(0.6 * $answers[0][0][2], $longest, sprintf('import %.2f s, longest entry %.2f s', $answers[0][0][2], $longest));
+        self::assertLessThan(
+            0.6 * $answers[0][0][2], $longest, sprintf('import %.2f s, longest entry %.2f s', $answers[0][0][2], $longest),
+        );
     }
 }

@@ -39,7 +39,9 @@ final class ServeTest extends TestCase
     {
         // Without a path to any tool that could install something.
         $answered = static function (string ...$arguments): Process {
-            $process = new Process([\dirname(__DIR__, 2).'/bin/demo', ...$arguments], null, ['PATH' => '/usr/bin:/bin'], timeout: self::PATIENCE);
+            $process = new Process(
+                [\dirname(__DIR__, 2).'/bin/demo', ...$arguments], null, ['PATH' => '/usr/bin:/bin'], timeout: self::PATIENCE,
+            );
             $process->run();
 
             return $process;
@@ -69,7 +71,9 @@ final class ServeTest extends TestCase
     {
         $printed = $this->folder.'/address';
         $server = new Process(
-            ['bin/serve', '--data', $this->folder.'/data', '--port', '8960', '--print', $printed], \dirname(__DIR__, 2), timeout: self::PATIENCE,
+            [
+                'bin/serve', '--data', $this->folder.'/data', '--port', '8960', '--print', $printed,
+            ], \dirname(__DIR__, 2), timeout: self::PATIENCE,
         );
         $server->start();
         $until = microtime(true) + self::PATIENCE;
@@ -88,7 +92,9 @@ final class ServeTest extends TestCase
             usleep(50_000);
         }
         self::assertFalse($server->isRunning());
-        $left = array_filter($family, static fn (string $command, int $pid): bool => (self::all()[$pid][1] ?? '') === $command, \ARRAY_FILTER_USE_BOTH);
+        $left = array_filter(
+            $family, static fn (string $command, int $pid): bool => (self::all()[$pid][1] ?? '') === $command, \ARRAY_FILTER_USE_BOTH,
+        );
         self::assertSame([], $left);
     }
 
@@ -111,9 +117,11 @@ final class ServeTest extends TestCase
         $all = self::all();
         $below = [];
         foreach ($all as $pid => [, $command]) {
-            for ($one = $pid; isset($all[$one]) && $one !== $ancestor; $one = $all[$one][0]) {
+            $above = [];
+            for ($one = $pid; isset($all[$one]); $one = $all[$one][0]) {
+                $above[] = $all[$one][0];
             }
-            if ($one === $ancestor && $pid !== $ancestor) {
+            if (in_array($ancestor, $above, true)) {
                 $below[$pid] = $command;
             }
         }

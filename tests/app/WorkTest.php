@@ -284,7 +284,9 @@ final class WorkTest extends AppTestCase
         yield 'one row' => ["time_s,rpm\n1,900\n", 'ready', ''];
         yield 'times far apart' => ["time_s,rpm\n0,900\n999999999,910\n", 'ready', ''];
         yield '100,000 columns' => [
-            'time_s,rpm,'.implode(',', range(1, 100_000))."\n1,900".str_repeat(',1', 100_000)."\n2,910".str_repeat(',1', 100_000)."\n", 'ready', '',
+            'time_s,rpm,'.implode(
+                ',', range(1, 100_000),
+            )."\n1,900".str_repeat(',1', 100_000)."\n2,910".str_repeat(',1', 100_000)."\n", 'ready', '',
         ];
     }
 

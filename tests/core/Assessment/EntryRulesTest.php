@@ -99,7 +99,9 @@ final class EntryRulesTest extends TestCase
         ] as $kind => $data) {
             yield $kind.' in the promise’s slot' => [$kind, $promise, $data, '/slot', 'no '.$kind.' is kept at engine/schedule/promise/'];
         }
-        yield 'promise in a task’s slot' => ['promise', ['engine', 'schedule', 'task', 'x'], ['date' => '2026-12-01'], '/slot', 'no promise'];
+        yield 'promise in a task’s slot' => [
+            'promise', ['engine', 'schedule', 'task', 'x'], ['date' => '2026-12-01'], '/slot', 'no promise',
+        ];
         yield 'task without an index' => ['task', ['engine', 'schedule', 'task', null], $task, '/slot', 'no task'];
         yield 'task after itself' => [
             'task', ['engine', 'schedule', 'task', 'x'], $task + ['after' => ['y', 'x']], '/data/after/1', 'after itself',
@@ -107,7 +109,9 @@ final class EntryRulesTest extends TestCase
         yield 'finding on a part that no engine has' => [
             'finding', ['A1-E1', 'wing', 'coils_bright', null], ['severity' => 2], '/slot', 'no finding',
         ];
-        yield 'answer about another part' => ['answer', ['engine', 'oil', 'mirror', null], ['choice' => 'seen'], '/slot/part', 'asked about'];
+        yield 'answer about another part' => [
+            'answer', ['engine', 'oil', 'mirror', null], ['choice' => 'seen'], '/slot/part', 'asked about',
+        ];
         yield 'step of no name' => ['step', ['engine', 'plan', 'step.', null], ['state' => 'done'], '/slot', 'no step'];
         yield 'carry of no component' => ['carry', ['engine', 'timeline', 'carry.wing', 'x'], ['state' => 'new'], '/slot', 'no carry'];
         yield 'photograph without a checksum' => [
