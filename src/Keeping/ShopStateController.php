@@ -46,6 +46,13 @@ final class ShopStateController
             }
         }
 
+        $failed = self::count($connection, 'failed', '');
+        if ($failed > 0) {
+            $troubles[] = sprintf(
+                '%d %s in a fault, several times over: the log says why.', $failed, $failed === 1 ? 'job ended' : 'jobs ended',
+            );
+        }
+
         return new JsonResponse(new ShopStateView($troubles, $all));
     }
 

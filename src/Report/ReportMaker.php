@@ -116,7 +116,7 @@ final readonly class ReportMaker implements PaperMaker
             ),
             'school' => $case->settings->school,
             'work' => $this->work->of($record, $assessment),
-            'open' => $this->open($assessment, $progress),
+            'open' => $this->open($record, $assessment, $progress),
         ];
     }
 
@@ -189,7 +189,7 @@ final readonly class ReportMaker implements PaperMaker
     }
 
     /** @return list<string> what was not looked at or measured */
-    private function open(Assessment $assessment, Progress $progress): array
+    private function open(CaseRecord $record, Assessment $assessment, Progress $progress): array
     {
         $stations = count($assessment->case->engine->stations);
         $open = [];
@@ -200,6 +200,12 @@ final readonly class ReportMaker implements PaperMaker
             $open[] = sprintf('%d of %d springs were not measured.', $stations - count($progress->measured()), $stations);
         }
 
+        $unread = count($this->cases->heads($record)->unread);
+        if ($unread > 0) {
+            $open[] = sprintf(
+                '%d %s stored that cannot be read, and counted for nothing.', $unread, $unread === 1 ? 'entry is' : 'entries are',
+            );
+        }
         foreach (TeardownPresenter::missingPieces($assessment->case) as $piece) {
             $open[] = sprintf('%s: %d missing, not found yet.', $piece->label, $piece->missing);
         }

@@ -144,6 +144,7 @@ final class FaultTest extends AppTestCase
             }
             $this->client->request('GET', "/api/cases/$this->case/report.html");
             self::assertResponseIsSuccessful();
+            self::assertStringContainsString('1 entry is stored that cannot be read', (string) $this->client->getResponse()->getContent());
             $this->client->request('GET', "/api/cases/$this->case/case.json");
             self::assertStringContainsString(
                 trim($value, '{}'), str_replace(': ', ':', (string) $this->client->getResponse()->getContent()),

@@ -189,6 +189,16 @@ final class KeepingTest extends AppTestCase
         self::assertSame(1, self::database()->fetchOne('SELECT COUNT(*) FROM work_queue'));
     }
 
+    public function testAJobThatFailedAgainAndAgainIsSaid(): void
+    {
+        self::database()->executeStatement(
+            'INSERT INTO work_queue (body, headers, queue_name, created_at, available_at) '.
+            "VALUES ('{}', '[]', 'failed', '2026-11-25', '2026-11-25')",
+        );
+        $troubles = implode(' ', self::at($this->send('GET', '/api/state'), 'troubles')->words());
+        self::assertStringContainsString('1 job ended in a fault', $troubles);
+    }
+
     public function testAMissingWorkerIsSaid(): void
     {
         $beat = self::getContainer()->get(WorkerBeat::class);

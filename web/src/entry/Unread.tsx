@@ -4,6 +4,9 @@ import { words } from '../shared/messages';
 import { placeLabel, slotOf } from './slots';
 import { useBench } from './useBench';
 
+/** A time as people write it; what is no time as it stands. */
+const moment = (at: string): string => (Number.isNaN(Date.parse(at)) ? at : new Date(at).toLocaleString());
+
 /** Entries that are stored and cannot be read: named, with what is wrong, and the way to take them back. */
 export function Unread() {
   const { view, slots, withdraw } = useBench();
@@ -36,7 +39,7 @@ export function Unread() {
                 <span>{one.reason}</span>
                 <span className="acts-row">
                   <Button onClick={() => withdraw(slotOf(one), name)}>{words.unread.takeBack}</Button>
-                  <span className="note">{words.unread.by(one.by, one.at)}</span>
+                  <span className="note">{words.unread.by(one.by, moment(one.at))}</span>
                 </span>
               </li>
             );
