@@ -12,6 +12,7 @@ use MuteTapper\App\Library\SavedEngine;
 use MuteTapper\App\Photograph\PhotographStore;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
+use MuteTapper\App\Record\Writing;
 use MuteTapper\App\RunLog\LogStore;
 use MuteTapper\App\Simulated\BenchCamera;
 use MuteTapper\App\Simulated\DataLogger;
@@ -54,6 +55,7 @@ final class LoadDemoCommand extends Command
         private readonly DataLogger $logger,
         private readonly LogStore $logs,
         private readonly EntityManagerInterface $entities,
+        private readonly Writing $writing,
     ) {
         parent::__construct();
     }
@@ -65,13 +67,14 @@ final class LoadDemoCommand extends Command
 
             return self::SUCCESS;
         }
-        foreach (Scenario::engines() as $name => $engine) {
-            $this->entities->persist(
-                new SavedEngine(
-                    Uuid::v7()->toRfc4122(), $name, Engine::fromNode(Node::root($engine))->toArray(), self::ANALYST, $this->clock->now(),
-                ),
-            );
-        }
+        $this->writing->together(function (): void {
+            foreach (Scenario::engines() as $name => $engine) {
+                $description = Engine::fromNode(Node::root($engine))->toArray();
+                $this->entities->persist(
+                    new SavedEngine(Uuid::v7()->toRfc4122(), $name, $description, self::ANALYST, $this->clock->now()),
+                );
+            }
+        });
         foreach (Scenario::all() as $scenario) {
             $this->load($scenario);
             $output->writeln('Loaded: '.$scenario->name);

@@ -92,3 +92,14 @@ test('a fault of the server keeps the entry waiting', async () => {
   await box.flush();
   await settled(box, 0);
 });
+
+test.each([401, 403, 421])('a door that is closed (%d) keeps the entry waiting: nothing is wrong with it', async (status) => {
+  let open = false;
+  const box = outbox(`door ${status}`, (input) => (open ? Promise.resolve(stored(input)) : Promise.reject(refusal(status))));
+  void box.add(entry('x'));
+  await expect.poll(() => box.snapshot().line).toBe('down');
+  expect(box.snapshot().outgoing.map((one) => one.state)).toEqual(['waiting']);
+  open = true;
+  await box.flush();
+  await settled(box, 0);
+});
