@@ -11,12 +11,12 @@ use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 
 /** Makes a paper. Whatever becomes of it ends in words that the screen shows. */
 #[AsMessageHandler]
-final class MakePaperHandler
+final readonly class MakePaperHandler
 {
     /** Progress is noted when it went on by this much. */
     private const STEP = 0.05;
 
-    public function __construct(private readonly Papers $papers, private readonly Faults $faults)
+    public function __construct(private Papers $papers, private PaperMakers $makers, private Faults $faults)
     {
     }
 
@@ -27,7 +27,7 @@ final class MakePaperHandler
             return;
         }
         try {
-            $content = $this->papers->maker($paper->kind)->make(
+            $content = $this->makers->get($paper->kind)->make(
                 $paper->case, Node::root($paper->options), function (float $done) use ($paper): void {
                     if ($done - $paper->done >= self::STEP && !$this->papers->report($paper, PaperState::Making, $done)) {
                         throw new Cancelled();

@@ -11,7 +11,6 @@ use MuteTapper\App\Shared\Problem;
 use MuteTapper\App\Shared\WholeFile;
 use MuteTapper\Core\Document\Node;
 use Psr\Clock\ClockInterface;
-use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Symfony\Component\Messenger\MessageBusInterface;
 
 /** Papers asked for, and where they lie when they are made. The same paper asked for twice is made once. */
@@ -19,7 +18,6 @@ final readonly class Papers
 {
     private const KEPT_FOR = '-1 day';
 
-    /** @param iterable<PaperMaker> $makers */
     public function __construct(
         private string $dataFolder,
         private string $coreHash,
@@ -27,15 +25,14 @@ final readonly class Papers
         private Writing $writing,
         private MessageBusInterface $bus,
         private ClockInterface $clock,
-        #[AutowireIterator(PaperMaker::class)]
-        private iterable $makers,
+        private PaperMakers $makers,
     ) {
     }
 
     /** @throws Problem when there is no such kind, or the options make no sense */
     public function ask(CaseRecord $case, string $kind, Node $asked): Paper
     {
-        $options = $this->maker($kind)->options($case, $asked);
+        $options = $this->makers->get($kind)->options($case, $asked);
 
         return $this->writing->together(function () use ($case, $kind, $options): Paper {
             $this->entities->refresh($case);
@@ -96,16 +93,6 @@ final readonly class Papers
     public function path(Paper $paper): string
     {
         return sprintf('%s/papers/%s.pdf', $this->dataFolder, $paper->id);
-    }
-
-    public function maker(string $kind): PaperMaker
-    {
-        foreach ($this->makers as $maker) {
-            if ($maker->kind() === $kind) {
-                return $maker;
-            }
-        }
-        throw Problem::notFound(sprintf('There is no paper “%s”.', $kind));
     }
 
     private function forgetOld(\DateTimeImmutable $now): void

@@ -4,9 +4,16 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\App;
 
+use Doctrine\DBAL\Connection;
 use MuteTapper\App\Paper\MakePaper;
 use MuteTapper\App\Paper\MakePaperHandler;
+use MuteTapper\App\Paper\PaperMaker;
+use MuteTapper\App\Paper\PaperMakers;
+use MuteTapper\App\Paper\Papers;
+use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Shared\Faults;
 use MuteTapper\Core\Document\Node;
+use Symfony\Component\ErrorHandler\BufferingLogger;
 
 /** Papers are made aside: asked for twice they are made once, a cancelled one is not made, and a failure ends in words. */
 final class PaperTest extends AppTestCase
@@ -86,5 +93,50 @@ final class PaperTest extends AppTestCase
         $this->send('GET', $other.'/papers/'.$paper, null, 404);
         $this->send('GET', $other.'/papers/'.$paper.'/file', null, 404);
         $this->send('POST', $this->case.'/papers', ['kind' => 'novel'], 404);
+    }
+
+    public function testAPaperThatIsCancelledWhileItIsMadeEndsWithoutAFault(): void
+    {
+        $paper = $this->ask('report');
+        $connection = self::getContainer()->get('doctrine.dbal.default_connection');
+        $papers = self::getContainer()->get(Papers::class);
+        self::assertInstanceOf(Connection::class, $connection);
+        self::assertInstanceOf(Papers::class, $papers);
+        $maker = new class($connection) implements PaperMaker {
+            public float $reached = 0.0;
+
+            public function __construct(private readonly Connection $connection)
+            {
+            }
+
+            public function kind(): string
+            {
+                return 'report';
+            }
+
+            public function options(CaseRecord $case, Node $asked): array
+            {
+                return [];
+            }
+
+            public function make(CaseRecord $case, Node $options, \Closure $progress): string
+            {
+                foreach ([0.2, 0.4, 0.6] as $done) {
+                    $this->reached = $done;
+                    if ($done === 0.4) {
+                        $this->connection->executeStatement("UPDATE paper SET state = 'cancelled'");
+                    }
+                    $progress($done);
+                }
+
+                return '%PDF';
+            }
+        };
+        $log = new BufferingLogger();
+        $handler = new MakePaperHandler($papers, new PaperMakers([$maker]), new Faults($log));
+        $handler(new MakePaper($paper));
+        self::assertSame(0.4, $maker->reached);
+        self::assertSame(['cancelled', 0.2], $this->state($paper));
+        self::assertSame([], $log->cleanLogs());
     }
 }

@@ -127,4 +127,24 @@ final class ScheduleTest extends TestCase
             self::assertStringContainsString($words, $problem->pointer.' '.$problem->reason);
         }
     }
+
+    public function testAPromiseAndADueDayAreOverdueFromTheDayAfter(): void
+    {
+        $day = static fn (Schedule $schedule, bool $closed = false): ?string => $schedule->overdueFrom($closed)?->format('Y-m-d');
+        self::assertNull($day(self::of([])));
+        self::assertSame('2026-12-02', $day(self::of([], '2026-12-01')));
+        self::assertNull($day(self::of([], '2026-12-01'), true), 'a closed case keeps its promise');
+        $due = self::of(['a' => ['due' => '2026-11-30'], 'b' => ['due' => '2026-11-20', 'taskState' => 'done']], '2026-12-01');
+        self::assertSame('2026-12-01', $day($due));
+        self::assertSame('2026-12-01', $day($due, true));
+    }
+
+    public function testACaseIsAwayWhereNothingCanBeDoneMeanwhile(): void
+    {
+        $lab = ['kind' => 'laboratory', 'taskState' => 'begun'];
+        self::assertFalse(self::of([])->isAway());
+        self::assertTrue(self::of(['lab' => $lab, 'report' => ['after' => ['lab']]])->isAway());
+        self::assertFalse(self::of(['lab' => $lab, 'measure' => []])->isAway());
+        self::assertFalse(self::of(['measure' => []])->isAway());
+    }
 }
