@@ -11,6 +11,7 @@ import { words } from '../shared/messages';
 import { useCase, useSchedule } from '../shared/queries';
 import { KeysDialog } from './KeysDialog';
 import { PersonButton } from './Person';
+import { useTyping } from './useTyping';
 import { Mark } from './Wordmark';
 
 /** Head row and step line around every place of a case. */
@@ -44,19 +45,14 @@ export function CaseFrame({ id, step, children }: { id: string; step: string; ch
   );
 }
 
-/** Typing in a field that has not been accepted belongs to the field. */
-function isUncommitted(target: EventTarget | null): boolean {
-  return (
-    (target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement) && target.value !== (target.dataset['committed'] ?? '')
-  );
-}
-
 function HeadRow({ view, step }: { view: CaseView; step: string }) {
   const { undo, undoable } = useBench();
   const [keys, setKeys] = useState(false);
+  const isBeingTyped = useTyping();
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if ((event.ctrlKey || event.metaKey) && !event.shiftKey && event.key.toLowerCase() === 'z' && !isUncommitted(event.target)) {
+      if (event.defaultPrevented) return; // the place had a meaning for it
+      if ((event.ctrlKey || event.metaKey) && !event.shiftKey && event.key.toLowerCase() === 'z' && !isBeingTyped(event.target)) {
         event.preventDefault();
         undo();
       }
@@ -65,7 +61,7 @@ function HeadRow({ view, step }: { view: CaseView; step: string }) {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [undo]);
+  }, [undo, isBeingTyped]);
   return (
     <header className="head-row">
       <Link to="/" aria-label="Bench queue" style={{ display: 'flex' }}>

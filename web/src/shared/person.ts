@@ -13,6 +13,11 @@ export function setPerson(name: string): void {
   for (const listener of listeners) listener();
 }
 
+// Another tab of this browser may have changed it: the name that is shown is the one that is stamped.
+window.addEventListener('storage', (event) => {
+  if (event.key === KEY || event.key === null) for (const listener of listeners) listener();
+});
+
 export function usePerson(): string {
   return useSyncExternalStore((listener) => {
     listeners.add(listener);
