@@ -113,7 +113,7 @@ export function PhotoDesk({ place, part: firstPart, shots }: Props) {
         <Button onClick={() => setCamera('simulated')}>{words.photo.simulated}</Button>
         <PictureInput ref={input} label={words.photo.files} take={take} />
       </div>
-      <NotTaken failed={taking.failed} take={take} forget={taking.forget} />
+      <NotTaken failed={taking.failed} again={taking.again} forget={taking.forget} />
       <div className="photo-body">
         <div>
           <div className="acts-row">

@@ -21,7 +21,7 @@ export function PhotoStrip({ place, part, partLabel, state }: Props) {
   const { view, slots } = useBench();
   const input = useRef<HTMLInputElement>(null);
   const [over, setOver] = useState(false);
-  const { take, busy, failed, forget } = usePhotographs(place, part, state);
+  const { take, again, busy, failed, forget } = usePhotographs(place, part, state);
   const [open, setOpen] = useState<EntryView | null>(null);
   const all = slots.standing('photograph').filter((entry) => entry.place === place);
   const shown = [...all.filter((entry) => entry.part === part), ...all.filter((entry) => entry.part !== part)];
@@ -29,7 +29,7 @@ export function PhotoStrip({ place, part, partLabel, state }: Props) {
 
   return (
     <section className="photo-strip" aria-label="Photographs">
-      <NotTaken failed={failed} take={take} forget={forget} />
+      <NotTaken failed={failed} again={again} forget={forget} />
       <div className="photos">
         {shown.map((entry) => (
           <Thumb key={entry.id} entry={entry} chosen={entry.part === part} onOpen={() => setOpen(entry)} />
