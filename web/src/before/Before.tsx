@@ -7,6 +7,7 @@ import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
 import { useChosen } from '../frame/useChosen';
 import type { Schemas } from '../shared/api';
+import { today } from '../shared/days';
 import { words } from '../shared/messages';
 import { useCatalogue, useLashOrder, useMargins, useSheet, useSheets } from '../shared/queries';
 import type { SheetLayout } from '../sheet/cells';
@@ -160,7 +161,7 @@ function Dates({ order, layout, chosen, choose }: Omit<ValvesProps, 'date'>) {
     const newest = order.dates.at(-1);
     if (date === '' && newest !== undefined) setDate(newest);
   }, [order.dates, date]);
-  const valid = isDay(typed) && typed <= new Date().toISOString().slice(0, 10);
+  const valid = isDay(typed) && typed <= today();
   const followed = (drift.data?.margins ?? []).filter((one) => one.value !== null);
   const drifts = followed.filter((one) => one.verdict === 'outside' || one.verdict === 'outside_close');
   const shown = drifts.length > 0 ? drifts : followed;

@@ -1,6 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { openCase, told } from '../shared/test-case';
+import { today } from '../shared/days';
 import Days from './Days';
 
 afterEach(() => vi.restoreAllMocks());
@@ -66,17 +67,17 @@ test('a task is sent on its way, then done, and keeps what was said of it', asyn
     entries: [entry('a', { leastDays: 2, mostDays: 4, due: '2026-12-01' })],
   });
   await user.click(await screen.findByRole('button', { name: 'Is on its way' }));
-  const today = new Date().toISOString().slice(0, 10);
+  const day = today();
   await expect
     .poll(() => told(sent))
     .toEqual([
       [
         'engine/schedule/task/a',
-        { label: 'Task a', kind: 'parts', leastDays: 2, mostDays: 4, due: '2026-12-01', taskState: 'begun', begun: today },
+        { label: 'Task a', kind: 'parts', leastDays: 2, mostDays: 4, due: '2026-12-01', taskState: 'begun', begun: day },
       ],
     ]);
   await user.click(screen.getByRole('button', { name: 'Done' }));
-  await expect.poll(() => told(sent).at(-1)?.[1]).toMatchObject({ due: '2026-12-01', begun: today, taskState: 'done', done: today });
+  await expect.poll(() => told(sent).at(-1)?.[1]).toMatchObject({ due: '2026-12-01', begun: day, taskState: 'done', done: day });
 });
 
 test('an overdue task and one that will be late say which they are', async () => {

@@ -6,6 +6,7 @@ import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
 import { useChosen } from '../frame/useChosen';
 import { answer, api, type EntryInput, type Schemas } from '../shared/api';
+import { today } from '../shared/days';
 import { words } from '../shared/messages';
 import { person } from '../shared/person';
 import { caseKey, useSchedule } from '../shared/queries';
@@ -15,7 +16,6 @@ import './days.css';
 type Task = Schemas['ScheduledTaskView'];
 type Kind = NonNullable<EntryInput['data']['kind']>;
 
-const today = (): string => new Date().toISOString().slice(0, 10);
 const taskSlot = (id: string) => ({ place: 'engine', part: 'schedule', item: 'task', index: id });
 
 /** The days ahead of a case: what can be done now, what waits for what, and when it can be finished. */

@@ -1,6 +1,7 @@
 import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { Tag } from '../draw/Tag';
+import { CountField } from '../entry/CountField';
 import { useBench } from '../entry/useBench';
 import type { EntryInput, Schemas } from '../shared/api';
 import { PaperButton } from '../paper/PaperButton';
@@ -121,13 +122,11 @@ function Counted({ teardown, chosen, choose }: { teardown: Schemas['TeardownView
                 </td>
                 {hasNeedles && (
                   <td>
-                    <InputNumber
+                    <CountField
                       value={found?.found ?? null}
-                      min={0}
-                      max={500}
                       disabled={each === null}
-                      aria-label={`${station.label} ${words.pieces.needles}`}
-                      onChange={(n) => n !== null && each !== null && count(station.code, 'follower', each, n, `${station.label} needles`)}
+                      label={`${station.label} ${words.pieces.needles}`}
+                      onCounted={(n) => each !== null && count(station.code, 'follower', each, n, `${station.label} needles`)}
                     />
                   </td>
                 )}
@@ -158,13 +157,11 @@ function OtherPieces() {
               <tr key={entry.index}>
                 <td>{label}</td>
                 <td>
-                  <InputNumber
+                  <CountField
                     value={entry.content.found ?? null}
-                    min={0}
-                    max={500}
-                    aria-label={`${label} ${words.pieces.found}`}
-                    onChange={(found) =>
-                      found !== null && record('pieces', entry, { expected: wanted, found, note: label }, `${label}: ${found} of ${wanted}`)
+                    label={`${label} ${words.pieces.found}`}
+                    onCounted={(found) =>
+                      record('pieces', entry, { expected: wanted, found, note: label }, `${label}: ${found} of ${wanted}`)
                     }
                   />{' '}
                   {words.pieces.of(wanted)}

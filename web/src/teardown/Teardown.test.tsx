@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { fireEvent, screen } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { openCase, told, twin } from '../shared/test-case';
 import Teardown from './Teardown';
@@ -19,6 +19,16 @@ test('one key clears the rest of a station and goes on to the next', async () =>
   await expect.poll(() => sent.length).toBe(10);
   expect(new Set(sent.map((entry) => entry.slot.place))).toEqual(new Set(['A1-E1', 'A1-I1']));
   expect(screen.getByText('Cylinder 2, exhaust')).toBeVisible();
+});
+
+test('a nought that a board writes with Shift clears one part, not the rest', async () => {
+  const { sent } = openCase(<Teardown />, { get: plan });
+  await expect.poll(() => document.activeElement).toBe(partSlot());
+  fireEvent.keyDown(partSlot(), { key: '0', code: 'Digit0', shiftKey: true });
+  await expect.poll(() => sent.length).toBe(1);
+  fireEvent.keyDown(partSlot(), { key: '=', code: 'Digit0', shiftKey: true });
+  await new Promise((done) => setTimeout(done, 50));
+  expect(sent.map((entry) => entry.slot.part)).toEqual(['valve']);
 });
 
 test('part by letter, sign by typing, severity by digit, and on to the next part', async () => {

@@ -198,7 +198,8 @@ export default function Teardown() {
   };
   const onPartKey = (event: KeyboardEvent<HTMLInputElement>): void => {
     if (walk(event)) return;
-    if ((event.code === 'Digit0' && event.shiftKey) || event.key === '.') {
+    // By what the key writes: some boards write 0, or =, with Shift on the key that others write 0 with.
+    if (event.key === '.') {
       event.preventDefault();
       rest();
     } else if (event.key === '=') {

@@ -145,7 +145,15 @@ test('needles are counted only where there are rollers, once their number is kno
   expect(screen.getByLabelText('1E needles')).toBeDisabled();
   await user.type(screen.getByLabelText('each'), '21');
   await user.type(screen.getByLabelText('1E needles'), '19');
-  await expect.poll(() => told(sent).at(-1)).toEqual(['A1-E1/follower/pieces', { expected: 21, found: 19 }]);
+  expect(sent).toEqual([]);
+  await user.tab();
+  await user.type(screen.getByLabelText('1I needles'), '20{Enter}');
+  await expect
+    .poll(() => told(sent))
+    .toEqual([
+      ['A1-E1/follower/pieces', { expected: 21, found: 19 }],
+      ['A1-I1/follower/pieces', { expected: 21, found: 20 }],
+    ]);
 });
 
 test('other pieces are counted by name', async () => {
@@ -154,7 +162,7 @@ test('other pieces are counted by name', async () => {
   await user.type(screen.getByLabelText('how many'), '10');
   await user.click(screen.getByRole('button', { name: 'Count them too' }));
   await expect.poll(() => sent[0]?.data).toEqual({ expected: 10, found: 0, note: 'head bolts' });
-  await user.type(screen.getByLabelText('head bolts found'), '{Backspace}9');
+  await user.type(screen.getByLabelText('head bolts found'), '{Backspace}9{Enter}');
   await expect.poll(() => sent.at(-1)?.data).toEqual({ expected: 10, found: 9, note: 'head bolts' });
   expect(sent.at(-1)?.slot.index).toBe(sent[0]?.slot.index);
 });
