@@ -21,6 +21,9 @@ use Symfony\Component\Uid\Uuid;
 /** The analyst's call: written, then signed with a frozen copy of what the ranking said. */
 final readonly class Calls
 {
+    /** What the screens send where no name was said. */
+    private const NOBODY = 'not named';
+
     public function __construct(
         private EntityManagerInterface $entities,
         private Cases $cases,
@@ -54,6 +57,9 @@ final readonly class Calls
     /** @throws Problem when the call is not complete, or was changed after it was looked at */
     public function sign(CaseRecord $case, int $seenVersion, string $by): void
     {
+        if ($by === self::NOBODY) {
+            throw Problem::invalid('A signature needs a name: say who is at the bench.', ['pointer' => '/by']);
+        }
         // The ranking is computed before the lock; inside it is found again, unless something was recorded meanwhile.
         $this->rankings->of($case);
         $this->writing->onCase($case, 'sign', $by, function () use ($case, $seenVersion, $by): void {

@@ -189,6 +189,7 @@ final class FaultTest extends AppTestCase
             $this->send('PUT', "/api/cases/$this->case/call", ['words' => $words] + $call, 200, ['If-Match' => '"'.($i + 1).'"']);
             $this->send('POST', "/api/cases/$this->case/call/signature", ['by' => 'tests'], 200, ['If-Match' => '"'.($i + 2).'"']);
         }
+        $this->send('POST', "/api/cases/$this->case/call/signature", ['by' => 'not named'], 422, ['If-Match' => '"4"']);
         $problem = $this->send('POST', "/api/cases/$this->case/call/signature", ['by' => 'tests'], 409, ['If-Match' => '"4"']);
         self::assertStringContainsString('Change it first', self::at($problem, 'detail')->text());
         // Three in one second, and a clock that went back in between.

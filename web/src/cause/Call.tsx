@@ -27,6 +27,7 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
   );
   const [dirty, setDirty] = useState(kept !== null);
   const [problem, setProblem] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
   const [version, setVersion] = useState(view.callVersion);
 
   useEffect(() => {
@@ -40,12 +41,15 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
     localStorage.setItem(key, JSON.stringify(changed));
   };
   const attempt = async (work: () => Promise<void>): Promise<void> => {
+    setBusy(true);
     try {
       await work();
       setProblem(null);
     } catch (error) {
       if (error instanceof Refused && error.problem.version !== undefined) setVersion(error.problem.version);
       setProblem(error instanceof Refused ? error.message : 'No line to the server. Your call is kept in this browser.');
+    } finally {
+      setBusy(false);
     }
   };
   const save = async (): Promise<number> => {
@@ -66,12 +70,14 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
     const fresh = await answer(
       api.POST('/api/cases/{id}/call/signature', {
         params: { path: { id: view.id }, header: { 'If-Match': `"${seen}"` } },
-        body: { by: who || 'not named' },
+        body: { by: who },
       }),
     );
     queries.setQueryData(caseKey(view.id), fresh);
   };
 
+  const isSigned = view.signed?.stands === true && !dirty;
+  const isComplete = draft.causes.length > 0 && draft.words.trim() !== '' && draft.confidence !== null;
   const differs =
     ranking !== undefined &&
     ranking.standing === 'leader' &&
@@ -120,7 +126,7 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
         </p>
       )}
       <Button
-        disabled={!dirty}
+        disabled={!dirty || busy}
         onClick={() =>
           void attempt(async () => {
             await save();
@@ -129,14 +135,11 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
       >
         {words.cause.save}
       </Button>
-      <Button
-        type="primary"
-        size="large"
-        disabled={draft.causes.length === 0 || draft.words.trim() === '' || draft.confidence === null}
-        onClick={() => void attempt(sign)}
-      >
+      <Button type="primary" size="large" disabled={!isComplete || who === '' || isSigned || busy} onClick={() => void attempt(sign)}>
         {words.cause.sign(who || '…')}
       </Button>
+      {isComplete && who === '' && <p className="note">{words.cause.needsName}</p>}
+      {isSigned && <p className="note">{words.cause.signedAsItStands}</p>}
       {view.signed && (
         <div className="signed">
           <b>{words.cause.signed(view.signed.by, new Date(view.signed.at).toLocaleString())}</b>

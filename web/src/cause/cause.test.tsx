@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api, type CaseView, type RankingView } from '../shared/api';
 import { words } from '../shared/messages';
@@ -113,6 +113,30 @@ test('a call is not signed without a cause, words and a stated confidence', asyn
   await user.click(sign);
   await waitFor(() => expect(asked.map((one) => one.path)).toEqual(['/api/cases/{id}/call/signature']));
   expect(put[0]).toMatchObject({ ifMatch: '"1"', body: { causes: ['float'], words: 'It floated.', confidence: 10, by: 'R. Test' } });
+});
+
+test('nobody signs without a name, and what is signed as it stands is not signed again', async () => {
+  const call = { causes: ['float'], words: 'It floated.', confidence: 60, by: 'x' };
+  const { user, asked } = openCase(<Call ranking={ranking} />, { view: twin({ call }) });
+  const sign = (who: string) => screen.getByRole('button', { name: words.cause.sign(who) });
+  expect(sign('…')).toBeDisabled();
+  expect(screen.getByText(words.cause.needsName)).toBeVisible();
+  act(() => setPerson('R. Test'));
+  expect(sign('R. Test')).toBeEnabled();
+  await user.dblClick(sign('R. Test'));
+  await waitFor(() => expect(asked.map((one) => one.path)).toEqual(['/api/cases/{id}/call/signature']));
+});
+
+test('a call that is signed as it stands is changed before it is signed anew', async () => {
+  const call = { causes: ['float'], words: 'It floated.', confidence: 60, by: 'x' };
+  setPerson('R. Test');
+  const signed = { by: 'R. Test', at: '2026-11-20T10:00:00Z', call, rankingSentence: 'It led.', revision: 3, stands: true };
+  const { user } = openCase(<Call ranking={ranking} />, { view: twin({ call, signed }) });
+  const sign = screen.getByRole('button', { name: words.cause.sign('R. Test') });
+  expect(sign).toBeDisabled();
+  expect(screen.getByText(words.cause.signedAsItStands)).toBeVisible();
+  await user.type(screen.getByLabelText(words.cause.inWords), ' Surely.');
+  expect(sign).toBeEnabled();
 });
 
 test('a call that another hand changed stays here, and the next save goes on from theirs', async () => {
