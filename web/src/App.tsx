@@ -1,8 +1,9 @@
 import { Spin } from 'antd';
 import { lazy, Suspense } from 'react';
-import { Navigate, Route, Routes, useParams } from 'react-router';
+import { Navigate, Route, Routes, useLocation, useParams } from 'react-router';
 import { DoorGate } from './door/DoorGate';
 import { TemperPatterns } from './draw/Temper';
+import { Guarded } from './frame/Broken';
 import { CaseFrame } from './frame/CaseFrame';
 import { Later } from './frame/Later';
 import { Queue } from './queue/Queue';
@@ -20,6 +21,15 @@ const places: Record<string, ReturnType<typeof lazy>> = {
 };
 
 export function App() {
+  const { pathname } = useLocation();
+  return (
+    <Guarded place={pathname}>
+      <Pages />
+    </Guarded>
+  );
+}
+
+function Pages() {
   return (
     <Suspense fallback={<Spin style={{ margin: 40 }} />}>
       <TemperPatterns />
@@ -40,7 +50,9 @@ function CasePlace() {
   const Place = places[step];
   return (
     <CaseFrame key={id} id={id} step={step}>
-      <Suspense fallback={<Spin style={{ margin: 40 }} />}>{Place ? <Place /> : <Later step={step} />}</Suspense>
+      <Guarded place={step}>
+        <Suspense fallback={<Spin style={{ margin: 40 }} />}>{Place ? <Place /> : <Later step={step} />}</Suspense>
+      </Guarded>
     </CaseFrame>
   );
 }

@@ -1,8 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Button, Input, Select, Slider } from 'antd';
-import { useEffect, useState } from 'react';
+import { useMemo, useState } from 'react';
+import { Theirs } from '../entry/Theirs';
 import { useBench } from '../entry/useBench';
-import { answer, api, Refused, type RankingView } from '../shared/api';
+import { useDocument } from '../entry/useDocument';
+import { answer, api, Refused, type CaseView, type RankingView } from '../shared/api';
 import { words } from '../shared/messages';
 import { usePerson } from '../shared/person';
 import { caseKey } from '../shared/queries';
@@ -13,69 +15,70 @@ interface Draft {
   confidence: number | null;
 }
 
+const draftOf = (view: CaseView): Draft => ({
+  causes: view.call?.causes ?? [],
+  words: view.call?.words ?? '',
+  confidence: view.call?.confidence ?? null,
+});
+
+/** Where two calls differ. */
+function differences(theirs: Draft, mine: Draft, causeName: (code: string) => string): { name: string; theirs: string; mine: string }[] {
+  const shown = (one: Draft) => [one.causes.map(causeName).join(', '), one.words, one.confidence === null ? '' : `${one.confidence} %`];
+  const [left, right] = [shown(theirs), shown(mine)];
+  return [words.cause.which, words.cause.inWords, words.cause.howSure]
+    .map((name, i) => ({ name, theirs: left[i] ?? '', mine: right[i] ?? '' }))
+    .filter((one) => one.theirs !== one.mine);
+}
+
 /** The analyst's call, in their own words, with a stated confidence. The tool never signs. */
 export function Call({ ranking }: { ranking: RankingView | undefined }) {
   const { view } = useBench();
   const queries = useQueryClient();
   const who = usePerson();
-  const key = `mute-tapper.call.${view.id}`;
-  const kept = localStorage.getItem(key);
-  const [draft, setDraft] = useState<Draft>(() =>
-    kept === null
-      ? { causes: view.call?.causes ?? [], words: view.call?.words ?? '', confidence: view.call?.confidence ?? null }
-      : (JSON.parse(kept) as Draft),
-  );
-  const [dirty, setDirty] = useState(kept !== null);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const [version, setVersion] = useState(view.callVersion);
-
-  useEffect(() => {
-    if (!dirty) setVersion(view.callVersion);
-  }, [dirty, view.callVersion]);
-
-  const change = (part: Partial<Draft>): void => {
-    const changed = { ...draft, ...part };
-    setDraft(changed);
-    setDirty(true);
-    localStorage.setItem(key, JSON.stringify(changed));
-  };
-  const attempt = async (work: () => Promise<void>): Promise<void> => {
+  const document = useDocument<Draft>({
+    key: `mute-tapper.call.${view.id}`,
+    stands: useMemo(() => draftOf(view), [view]),
+    version: view.callVersion,
+    isReadable: (kept) => Array.isArray(kept.causes) && typeof kept.words === 'string',
+    put: async (wanted, version) => {
+      const fresh = await answer(
+        api.PUT('/api/cases/{id}/call', {
+          params: { path: { id: view.id }, header: { 'If-Match': `"${version}"` } },
+          body: { ...wanted, by: who || 'not named' },
+        }),
+      );
+      queries.setQueryData(caseKey(view.id), fresh);
+      return fresh.callVersion;
+    },
+    refetch: () => queries.invalidateQueries({ queryKey: caseKey(view.id) }),
+    noLine: words.document.noLine,
+  });
+  const { draft, change } = document;
+  const dirty = document.state !== 'saved';
+  const sign = async (): Promise<void> => {
     setBusy(true);
+    setProblem(null);
     try {
-      await work();
-      setProblem(null);
+      const seen = dirty ? await document.save() : view.callVersion;
+      if (seen === null) return;
+      const fresh = await answer(
+        api.POST('/api/cases/{id}/call/signature', {
+          params: { path: { id: view.id }, header: { 'If-Match': `"${seen}"` } },
+          body: { by: who },
+        }),
+      );
+      queries.setQueryData(caseKey(view.id), fresh);
     } catch (error) {
-      if (error instanceof Refused && error.problem.version !== undefined) setVersion(error.problem.version);
-      setProblem(error instanceof Refused ? error.message : 'No line to the server. Your call is kept in this browser.');
+      setProblem(error instanceof Refused ? error.message : words.document.noLine);
+      if (error instanceof Refused && error.problem.status === 412) await queries.invalidateQueries({ queryKey: caseKey(view.id) });
     } finally {
       setBusy(false);
     }
   };
-  const save = async (): Promise<number> => {
-    const fresh = await answer(
-      api.PUT('/api/cases/{id}/call', {
-        params: { path: { id: view.id }, header: { 'If-Match': `"${version}"` } },
-        body: { ...draft, by: who || 'not named' },
-      }),
-    );
-    localStorage.removeItem(key);
-    setDirty(false);
-    setVersion(fresh.callVersion);
-    queries.setQueryData(caseKey(view.id), fresh);
-    return fresh.callVersion;
-  };
-  const sign = async (): Promise<void> => {
-    const seen = dirty ? await save() : version;
-    const fresh = await answer(
-      api.POST('/api/cases/{id}/call/signature', {
-        params: { path: { id: view.id }, header: { 'If-Match': `"${seen}"` } },
-        body: { by: who },
-      }),
-    );
-    queries.setQueryData(caseKey(view.id), fresh);
-  };
 
+  const causeName = (code: string): string => ranking?.causes.find((cause) => cause.code === code)?.label ?? code;
   const isSigned = view.signed?.stands === true && !dirty;
   const isComplete = draft.causes.length > 0 && draft.words.trim() !== '' && draft.confidence !== null;
   const differs =
@@ -120,22 +123,21 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
         />
       </label>
       {differs && <p className="note">{words.cause.differs}</p>}
-      {problem !== null && (
+      {document.theirs !== null && <Theirs differences={differences(document.theirs, draft, causeName)} onTake={document.takeTheirs} />}
+      {(problem ?? document.problem) !== null && (
         <p className="wrong" role="alert">
-          {problem}
+          {problem ?? document.problem}
         </p>
       )}
-      <Button
-        disabled={!dirty || busy}
-        onClick={() =>
-          void attempt(async () => {
-            await save();
-          })
-        }
-      >
+      <Button disabled={!dirty || busy || document.state === 'saving'} onClick={() => void document.save()}>
         {words.cause.save}
       </Button>
-      <Button type="primary" size="large" disabled={!isComplete || who === '' || isSigned || busy} onClick={() => void attempt(sign)}>
+      <Button
+        type="primary"
+        size="large"
+        disabled={!isComplete || who === '' || isSigned || busy || document.theirs !== null}
+        onClick={() => void sign()}
+      >
         {words.cause.sign(who || '…')}
       </Button>
       {isComplete && who === '' && <p className="note">{words.cause.needsName}</p>}

@@ -96,7 +96,7 @@ test('with nothing recorded the board asks for evidence and shows no figures', a
 });
 
 test('a call is not signed without a cause, words and a stated confidence', async () => {
-  const view = twin();
+  const view = twin({ entries: [] });
   const put = calling(view);
   setPerson('R. Test');
   const { user, asked } = openCase(<Call ranking={ranking} />, { view, get: { '/api/cases/{id}/call/signature': view } });
@@ -139,18 +139,35 @@ test('a call that is signed as it stands is changed before it is signed anew', a
   expect(sign).toBeEnabled();
 });
 
-test('a call that another hand changed stays here, and the next save goes on from theirs', async () => {
-  const view = twin();
+test('a call that another hand changed is shown beside this one, and is not signed or replaced unseen', async () => {
+  const view = twin({ entries: [] });
   const put = calling(view, { status: 412, detail: 'The call was changed meanwhile.', version: 5 });
-  const { user } = openCase(<Call ranking={ranking} />, { view });
+  const call = { causes: ['float'], words: 'Theirs.', confidence: 30, by: 'Other' };
+  setPerson('R. Test');
+  const { user } = openCase(<Call ranking={ranking} />, { view, meanwhile: () => (put.length === 0 ? {} : { callVersion: 5, call }) });
   await user.type(screen.getByLabelText(words.cause.inWords), 'Height.');
   await user.click(screen.getByRole('button', { name: words.cause.save }));
-  expect(await screen.findByRole('alert')).toHaveTextContent('changed meanwhile');
+  const both = await screen.findByRole('row', { name: new RegExp(words.cause.inWords) });
+  expect(both).toHaveTextContent('Theirs.');
   expect(screen.getByLabelText(words.cause.inWords)).toHaveValue('Height.');
   expect(localStorage.getItem(`mute-tapper.call.${view.id}`)).toContain('Height.');
+  expect(screen.getByRole('button', { name: words.cause.sign('R. Test') })).toBeDisabled();
   await user.click(screen.getByRole('button', { name: words.cause.save }));
   await waitFor(() => expect(put.map((one) => one.ifMatch)).toEqual(['"1"', '"5"']));
   await waitFor(() => expect(localStorage.getItem(`mute-tapper.call.${view.id}`)).toBeNull());
+});
+
+test('a call that nobody is writing here follows what a colleague wrote', async () => {
+  const view = twin({ entries: [] });
+  const changed: Partial<CaseView>[] = [];
+  const put = calling(view);
+  const { user, refetch } = openCase(<Call ranking={ranking} />, { view, meanwhile: () => changed[0] ?? {} });
+  changed.push({ callVersion: 3, call: { causes: ['float'], words: 'Theirs.', confidence: 30, by: 'Other' } });
+  await refetch();
+  await waitFor(() => expect(screen.getByLabelText(words.cause.inWords)).toHaveValue('Theirs.'));
+  await user.type(screen.getByLabelText(words.cause.inWords), ' And mine.');
+  await user.click(screen.getByRole('button', { name: words.cause.save }));
+  await waitFor(() => expect(put[0]).toMatchObject({ ifMatch: '"3"', body: { words: 'Theirs. And mine.' } }));
 });
 
 test('what was signed is shown with what the board said then', () => {

@@ -125,7 +125,6 @@ export const words = {
     replaceInLibrary: 'Replace it',
     standing: { known: 'known', said: 'said by the customer', unknown: 'unknown' },
     saveEngine: 'Save the engine',
-    changed: 'Someone changed this meanwhile. Yours is still here; press save again to put it in place, or reload to take theirs.',
   },
   days: {
     title: 'Days ahead',
@@ -394,6 +393,23 @@ export const words = {
     tell: 'Come in',
     reachable: (address: string): string =>
       `Open to the network at ${address}: whoever tells the shop word there can read and write every case.`,
+  },
+  broken: {
+    title: 'This place of the page failed.',
+    newer: 'The page was renewed meanwhile: load it again.',
+    kept: 'What you entered is stored, or kept in this browser and sent later.',
+    reload: 'Load the page again',
+    again: 'Try this place again',
+  },
+  document: {
+    overtaken: 'Another hand was here meanwhile',
+    what: 'what',
+    theirs: 'theirs',
+    mine: 'yours, kept in this browser',
+    nothing: 'nothing',
+    choose: 'Save puts yours in its place. Or take theirs, and write on from there.',
+    take: 'Take theirs',
+    noLine: 'No line to the server. What you wrote is kept in this browser.',
   },
   unread: {
     count: (count: number): string => `${count} ${count === 1 ? 'entry' : 'entries'} not read`,

@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { useMemo, type ReactNode } from 'react';
+import { type ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { vi } from 'vitest';
 import { BenchProvider } from '../entry/useBench';
@@ -157,6 +157,8 @@ interface Opened {
   sent: EntryInput[];
   /** Other requests than entries: path and body. */
   asked: { path: string; body: unknown }[];
+  /** The case is fetched again, as when the window comes back to the front. */
+  refetch: () => Promise<void>;
 }
 
 interface Setting {
@@ -171,12 +173,14 @@ interface Setting {
   }[];
   /** Answers of the server by path; a function is asked with the request. */
   get?: Record<string, unknown>;
+  /** What another hand changed of the case, once it is fetched again. */
+  meanwhile?: () => Partial<CaseView>;
   /** Why the server refuses an entry; null where it takes it. */
   refuse?: (entry: EntryInput) => object | null;
 }
 
 /** Opens something of a case on a server that is not there: what it reads is given, what it sends is kept. */
-export function openCase(what: ReactNode, { view = twin(), entries = [], get = {}, refuse = () => null }: Setting = {}): Opened {
+export function openCase(what: ReactNode, { view = twin(), entries = [], get = {}, meanwhile, refuse = () => null }: Setting = {}): Opened {
   const sent: EntryInput[] = [];
   const asked: Opened['asked'] = [];
   vi.spyOn(api, 'GET').mockImplementation(((path: string, options: unknown) => {
@@ -223,8 +227,14 @@ export function openCase(what: ReactNode, { view = twin(), entries = [], get = {
     content: one.content,
   }));
   const opened = { ...view, entries: standing } as CaseView;
-  render(<Provided view={opened}>{what}</Provided>);
-  return { user: userEvent.setup(), sent, asked };
+  const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  render(
+    <Provided view={opened} meanwhile={meanwhile} queries={queries}>
+      {what}
+    </Provided>,
+  );
+  const refetch = (): Promise<void> => queries.invalidateQueries({ queryKey: ['case', opened.id] });
+  return { user: userEvent.setup(), sent, asked, refetch };
 }
 
 const blank = {
@@ -245,24 +255,31 @@ const blank = {
   caption: null,
 };
 
-function Provided({ view, children }: { view: CaseView; children: ReactNode }) {
-  const queries = useMemo(() => new QueryClient({ defaultOptions: { queries: { retry: false } } }), []);
+interface Behind {
+  view: CaseView;
+  meanwhile: (() => Partial<CaseView>) | undefined;
+  children: ReactNode;
+}
+
+function Provided({ view, meanwhile, queries, children }: Behind & { queries: QueryClient }) {
   return (
     <MemoryRouter>
       <QueryClientProvider client={queries}>
-        <Followed first={view}>{children}</Followed>
+        <Followed view={view} meanwhile={meanwhile}>
+          {children}
+        </Followed>
       </QueryClientProvider>
     </MemoryRouter>
   );
 }
 
 /** The case follows what was stored, as it does behind the frame. */
-function Followed({ first, children }: { first: CaseView; children: ReactNode }) {
+function Followed({ view: first, meanwhile, children }: Behind) {
   const queries = useQueryClient();
   const key = ['case', first.id];
   const { data } = useQuery({
     queryKey: key,
-    queryFn: () => queries.getQueryData<CaseView>(key) ?? first,
+    queryFn: () => ({ ...(queries.getQueryData<CaseView>(key) ?? first), ...meanwhile?.() }),
     initialData: first,
     staleTime: Infinity,
   });

@@ -1,11 +1,13 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Button, Input, Segmented, Select } from 'antd';
-import { useEffect, useState } from 'react';
-import { useBench } from '../entry/useBench';
+import { useMemo, useState } from 'react';
 import { placeLabel } from '../entry/slots';
+import { Theirs } from '../entry/Theirs';
+import { useBench } from '../entry/useBench';
+import { useDocument, type WrittenDocument } from '../entry/useDocument';
 import { PlanSide } from '../frame/PlanSide';
 import { useChosen } from '../frame/useChosen';
-import { answer, api, Refused, type CaseView } from '../shared/api';
+import { answer, api, type CaseView } from '../shared/api';
 import { words } from '../shared/messages';
 import { person } from '../shared/person';
 import { caseKey, useCatalogue } from '../shared/queries';
@@ -38,7 +40,7 @@ export default function Story() {
   const { view } = useBench();
   const [chosen, choose] = useChosen();
   const [section, setSection] = useState<Section>('story');
-  const story = useDraft(view);
+  const story = useStory(view);
   const label = placeLabel(view, chosen);
   const failed = story.draft.failed.includes(chosen);
 
@@ -49,7 +51,9 @@ export default function Story() {
           <button
             type="button"
             onClick={() =>
-              story.change({ failed: failed ? story.draft.failed.filter((one) => one !== chosen) : [...story.draft.failed, chosen] }, true)
+              void story.save(
+                story.change({ failed: failed ? story.draft.failed.filter((one) => one !== chosen) : [...story.draft.failed, chosen] }),
+              )
             }
           >
             {failed ? words.story.unmarkFailed(label) : words.story.markFailed(label)}
@@ -73,37 +77,17 @@ export default function Story() {
   );
 }
 
-interface StoryDraft {
-  draft: Draft;
-  change: (part: Partial<Draft>, saveNow?: boolean) => void;
-  save: () => void;
-  /** In conflict another hand was first: only a press of the button puts this story in its place. */
-  state: 'saved' | 'changed' | 'saving' | 'conflict';
-  problem: string | null;
-}
+type StoryDraft = WrittenDocument<Draft>;
 
 /** The story as it is being written: kept in the browser until the server has it under the version that was seen. */
-function useDraft(view: CaseView): StoryDraft {
+function useStory(view: CaseView): StoryDraft {
   const queries = useQueryClient();
-  const key = `mute-tapper.story.${view.id}`;
-  const [draft, setDraft] = useState<Draft>(() => {
-    const kept = localStorage.getItem(key);
-    return kept === null ? draftOf(view) : (JSON.parse(kept) as Draft);
-  });
-  const [state, setState] = useState<StoryDraft['state']>(localStorage.getItem(key) === null ? 'saved' : 'changed');
-  const [problem, setProblem] = useState<string | null>(null);
-  const [version, setVersion] = useState(view.descriptionVersion);
-
-  useEffect(() => {
-    if (state === 'saved') {
-      setDraft(draftOf(view));
-      setVersion(view.descriptionVersion);
-    }
-  }, [state, view]);
-
-  const send = async (wanted: Draft): Promise<void> => {
-    setState('saving');
-    try {
+  return useDocument<Draft>({
+    key: `mute-tapper.story.${view.id}`,
+    stands: useMemo(() => draftOf(view), [view]),
+    version: view.descriptionVersion,
+    isReadable: (kept) => typeof kept.name === 'string' && typeof kept.answers === 'object' && Array.isArray(kept.failed),
+    put: async (wanted, version) => {
       const fresh = await answer(
         api.PUT('/api/cases/{id}/description', {
           params: { path: { id: view.id }, header: { 'If-Match': `"${version}"` } },
@@ -115,36 +99,26 @@ function useDraft(view: CaseView): StoryDraft {
           },
         }),
       );
-      localStorage.removeItem(key);
       queries.setQueryData(caseKey(view.id), fresh);
-      setVersion(fresh.descriptionVersion);
-      setProblem(null);
-      setState('saved');
-    } catch (error) {
-      if (error instanceof Refused && error.problem.status === 412) {
-        setState('conflict');
-        setProblem(words.story.changed);
-        if (error.problem.version !== undefined) setVersion(error.problem.version);
-      } else {
-        setState('changed');
-        setProblem(error instanceof Refused ? error.message : 'No line to the server. What you wrote is kept in this browser.');
-      }
-    }
-  };
-
-  return {
-    draft,
-    change: (part, saveNow = false) => {
-      const changed = { ...draft, ...part };
-      setDraft(changed);
-      if (state !== 'conflict') setState('changed');
-      localStorage.setItem(key, JSON.stringify(changed));
-      if (saveNow && state !== 'conflict') void send(changed);
+      return fresh.descriptionVersion;
     },
-    save: () => void send(draft),
-    state,
-    problem,
-  };
+    refetch: () => queries.invalidateQueries({ queryKey: caseKey(view.id) }),
+    noLine: words.document.noLine,
+  });
+}
+
+/** Where two stories differ, by what was asked. */
+function differences(
+  theirs: Draft,
+  mine: Draft,
+  questions: readonly { field: string; ask: string }[],
+): { name: string; theirs: string; mine: string }[] {
+  return [
+    { name: words.story.name, theirs: theirs.name, mine: mine.name },
+    { name: words.story.units, theirs: theirs.units, mine: mine.units },
+    { name: words.story.failed, theirs: theirs.failed.join(', '), mine: mine.failed.join(', ') },
+    ...questions.map(({ field, ask }) => ({ name: ask, theirs: theirs.answers[field] ?? '', mine: mine.answers[field] ?? '' })),
+  ].filter((one) => one.theirs !== one.mine);
 }
 
 function Questions({ story }: { story: StoryDraft }) {
@@ -155,9 +129,9 @@ function Questions({ story }: { story: StoryDraft }) {
       className="questions"
       onSubmit={(event) => {
         event.preventDefault();
-        story.save();
+        void story.save();
       }}
-      onBlur={() => story.state === 'changed' && story.save()}
+      onBlur={() => story.state === 'changed' && void story.save()}
     >
       <label>
         <span>{words.story.name}</span>
@@ -167,7 +141,7 @@ function Questions({ story }: { story: StoryDraft }) {
         <span>{words.story.units}</span>
         <Select
           value={draft.units}
-          onChange={(units: 'inch' | 'metric') => story.change({ units }, true)}
+          onChange={(units: 'inch' | 'metric') => void story.save(story.change({ units }))}
           options={[
             { value: 'inch', label: words.story.inch },
             { value: 'metric', label: words.story.metric },
@@ -184,6 +158,11 @@ function Questions({ story }: { story: StoryDraft }) {
           />
         </label>
       ))}
+      {story.theirs !== null && (
+        <div className="wide">
+          <Theirs differences={differences(story.theirs, draft, catalogue.data?.questions ?? [])} onTake={story.takeTheirs} />
+        </div>
+      )}
       <div className="wide acts-row">
         <Button type="primary" htmlType="submit" disabled={story.state === 'saved'} loading={story.state === 'saving'}>
           {story.state === 'saved' ? words.story.saved : words.story.save}

@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api, type CaseView } from '../shared/api';
 import { words } from '../shared/messages';
@@ -52,13 +52,19 @@ test('an answer is saved with the version that was seen, when the field is left'
   });
 });
 
-test('a story that another hand changed is said, and what was written stays for the next attempt', async () => {
-  const view = twin();
-  const put = putting(view, { status: 412, detail: 'changed', version: 9 });
-  const { user } = openCase(<Story />, { view, get: { '/api/catalogue': asked } });
+test('a story that another hand changed is shown beside this one, and neither is replaced unseen', async () => {
+  const view = twin({ entries: [] });
+  const put = putting(view, { status: 412, detail: 'The story was changed in another window.', version: 9 });
+  const theirs = { descriptionVersion: 9, story: { answers: { ...view.story.answers, when: 'hot only' }, failed: [] } };
+  const { user } = openCase(<Story />, { view, get: { '/api/catalogue': asked }, meanwhile: () => (put.length === 0 ? {} : theirs) });
   await user.type(await screen.findByLabelText('When'), 'cold');
   await user.tab();
-  expect(await screen.findByRole('alert')).toHaveTextContent(/changed/i);
+  const both = await screen.findByRole('row', { name: /^When/ });
+  expect(
+    within(both)
+      .getAllByRole('cell')
+      .map((cell) => cell.textContent),
+  ).toEqual(['hot only', 'cold']);
   expect(screen.getByLabelText('When')).toHaveValue('cold');
   expect(localStorage.getItem(`mute-tapper.story.${view.id}`)).toContain('cold');
   await user.type(screen.getByLabelText('When'), ' and hot');
@@ -67,6 +73,53 @@ test('a story that another hand changed is said, and what was written stays for 
   await user.click(screen.getByRole('button', { name: new RegExp(words.story.save) }));
   await waitFor(() => expect(put).toHaveLength(2));
   expect(put[1]?.ifMatch).toBe('"9"');
+  await user.click(screen.getByRole('button', { name: words.document.take }));
+  expect(screen.getByLabelText('When')).toHaveValue('hot only');
+  expect(localStorage.getItem(`mute-tapper.story.${view.id}`)).toBeNull();
+});
+
+test('a draft that was kept goes to the server under the version it was written on', async () => {
+  const view = twin({ descriptionVersion: 6, story: { answers: { when: 'theirs' }, failed: [] } });
+  const own = (when: string) => ({ name: view.name, answers: { when }, failed: [], units: 'inch' });
+  localStorage.setItem(`mute-tapper.story.${view.id}`, JSON.stringify({ draft: own('mine'), base: own('before'), version: 5 }));
+  const put = putting(view);
+  const { user } = openCase(<Story />, { view, get: { '/api/catalogue': asked } });
+  expect(await screen.findByLabelText('When')).toHaveValue('mine');
+  expect(screen.getByRole('row', { name: /^When/ })).toHaveTextContent('theirs');
+  await user.click(screen.getByLabelText('When'));
+  await user.tab();
+  expect(put).toEqual([]);
+});
+
+test('a draft of an older page that cannot be read any more does not end the page', async () => {
+  const view = twin();
+  for (const kept of ['{"answers":', '{"name":"x"}', '{"draft":{},"base":{},"version":1}', '7']) {
+    localStorage.setItem(`mute-tapper.story.${view.id}`, kept);
+    openCase(<Story />, { view, get: { '/api/catalogue': asked } });
+    expect((await screen.findAllByLabelText('When'))[0]).toHaveValue('');
+    cleanup();
+  }
+});
+
+test('what is typed while it is being saved stays', async () => {
+  const view = twin({ descriptionVersion: 4, entries: [] });
+  let done: () => void = () => undefined;
+  const puts: string[] = [];
+  vi.spyOn(api, 'PUT').mockImplementation(((_path: string, { body }: { body: { story: Record<string, string> } }) => {
+    puts.push(body.story['when'] ?? '');
+    const fresh = { ...view, descriptionVersion: 4 + puts.length, story: { answers: body.story, failed: [] } };
+    return new Promise((answered) => {
+      done = () => answered({ data: fresh, response: new Response(null, { status: 200 }) });
+    });
+  }) as never);
+  const { user } = openCase(<Story />, { view, get: { '/api/catalogue': asked } });
+  await user.type(await screen.findByLabelText('When'), 'cold{Tab}');
+  await user.type(screen.getByLabelText('When'), ' and hot');
+  done();
+  await waitFor(() => expect(screen.getByRole('button', { name: new RegExp(words.story.save) })).toBeEnabled());
+  expect(screen.getByLabelText('When')).toHaveValue('cold and hot');
+  await user.tab();
+  await waitFor(() => expect(puts).toEqual(['cold', 'cold and hot']));
 });
 
 test('a station is reported failed at once from the plan', async () => {
