@@ -117,7 +117,8 @@ test('a call is not signed without a cause, words and a stated confidence', asyn
 
 test('nobody signs without a name, and what is signed as it stands is not signed again', async () => {
   const call = { causes: ['float'], words: 'It floated.', confidence: 60, by: 'x' };
-  const { user, asked } = openCase(<Call ranking={ranking} />, { view: twin({ call }) });
+  const view = twin({ call, entries: [] });
+  const { user, asked } = openCase(<Call ranking={ranking} />, { view, get: { '/api/cases/{id}/call/signature': view } });
   const sign = (who: string) => screen.getByRole('button', { name: words.cause.sign(who) });
   expect(sign('…')).toBeDisabled();
   expect(screen.getByText(words.cause.needsName)).toBeVisible();
