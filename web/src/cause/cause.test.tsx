@@ -99,7 +99,8 @@ test('a call is not signed without a cause, words and a stated confidence', asyn
   const view = twin({ entries: [] });
   const put = calling(view);
   setPerson('R. Test');
-  const { user, asked } = openCase(<Call ranking={ranking} />, { view, get: { '/api/cases/{id}/call/signature': view } });
+  const signed = { by: 'R. Test', at: '2026-11-20T10:00:00Z', call, rankingSentence: '', revision: 3, stands: true };
+  const { user, asked } = openCase(<Call ranking={ranking} />, { view, get: { '/api/cases/{id}/call/signature': { ...view, signed } } });
   const sign = screen.getByRole('button', { name: words.cause.sign('R. Test') });
   expect(sign).toBeDisabled();
   await user.click(screen.getByLabelText(words.cause.which));
