@@ -99,8 +99,7 @@ test('a call is not signed without a cause, words and a stated confidence', asyn
   const view = twin({ entries: [] });
   const put = calling(view);
   setPerson('R. Test');
-  const signed = { by: 'R. Test', at: '2026-11-20T10:00:00Z', call, rankingSentence: '', revision: 3, stands: true };
-  const { user, asked } = openCase(<Call ranking={ranking} />, { view, get: { '/api/cases/{id}/call/signature': { ...view, signed } } });
+  const { user, asked } = openCase(<Call ranking={ranking} />, { view, get: { '/api/cases/{id}/call/signature': view } });
   const sign = screen.getByRole('button', { name: words.cause.sign('R. Test') });
   expect(sign).toBeDisabled();
   await user.click(screen.getByLabelText(words.cause.which));
@@ -119,7 +118,8 @@ test('a call is not signed without a cause, words and a stated confidence', asyn
 test('nobody signs without a name, and what is signed as it stands is not signed again', async () => {
   const call = { causes: ['float'], words: 'It floated.', confidence: 60, by: 'x' };
   const view = twin({ call, entries: [] });
-  const { user, asked } = openCase(<Call ranking={ranking} />, { view, get: { '/api/cases/{id}/call/signature': view } });
+  const signed = { by: 'R. Test', at: '2026-11-20T10:00:00Z', call, rankingSentence: '', revision: 3, stands: true };
+  const { user, asked } = openCase(<Call ranking={ranking} />, { view, get: { '/api/cases/{id}/call/signature': { ...view, signed } } });
   const sign = (who: string) => screen.getByRole('button', { name: words.cause.sign(who) });
   expect(sign('…')).toBeDisabled();
   expect(screen.getByText(words.cause.needsName)).toBeVisible();
