@@ -7,7 +7,6 @@ namespace MuteTapper\Core\Assessment;
 use MuteTapper\Core\CaseFile\Call;
 use MuteTapper\Core\CaseFile\Settings;
 use MuteTapper\Core\Document\BadDocument;
-use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Knowledge\Knowledge;
 use MuteTapper\Core\Knowledge\Network;
 
@@ -41,20 +40,6 @@ final readonly class DocumentRules
         foreach ($settings->schools as $limit => $school) {
             if (!$limits->has($limit) || !isset($limits->of($limit)->schools[$school])) {
                 throw BadDocument::at($pointer.'/schools/'.$limit, sprintf('no school “%s” sets a limit of that name.', $school));
-            }
-        }
-    }
-
-    /** @throws BadDocument when nothing asks for such a fact of the build */
-    public function checkFlags(Engine $engine, string $pointer): void
-    {
-        $known = [];
-        foreach ([...$this->knowledge->signs, ...$this->knowledge->network->causes, ...$this->knowledge->steps] as $one) {
-            $known += array_fill_keys($one->requires, true);
-        }
-        foreach (array_keys($engine->flags) as $flag) {
-            if (!isset($known[$flag])) {
-                throw BadDocument::at($pointer.'/flags/'.$flag, sprintf('nothing asks for a fact “%s” of the build.', $flag));
             }
         }
     }

@@ -37,8 +37,6 @@ final readonly class Documents
     /** Makes a case, or finds it made: the id is the client's. */
     public function create(string $id, string $name, Engine $engine, string $by): CaseRecord
     {
-        $this->rules()->checkFlags($engine, '/engine');
-
         return $this->writing->together(fn (): CaseRecord => $this->entities->find(CaseRecord::class, $id) ?? $this->writing->newCase(
             new CaseRecord(
                 $id, $this->cases->nextNumber(), $name, $engine->toArray(),
@@ -73,9 +71,6 @@ final readonly class Documents
                     ? $description
                     : Node::root(['flags' => $this->cases->engine($case)->toArray()['flags']] + $description->map()),
             );
-            if ($description->has('flags')) {
-                $this->rules()->checkFlags($engine, '');
-            }
             $orphans = $this->orphans($case, $engine);
             if ($orphans !== []) {
                 throw Problem::invalid(

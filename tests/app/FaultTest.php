@@ -63,6 +63,10 @@ final class FaultTest extends AppTestCase
         yield 'call with too many words' => [['call' => ['words' => str_repeat('w', 8001)] + $call], '/call/words'];
         yield 'call by nobody' => [['call' => ['by' => ' '] + $call], '/call/by'];
         yield 'school of nobody' => [['settings' => ['units' => 'inch', 'school' => 'nonsense']], '/settings/school'];
+        $engine = ['layout' => 'vee', 'drive' => 'pushrod', 'cylinders' => 8];
+        yield 'a fact of the build by any name' => [
+            ['entries' => [], 'engine' => $engine + ['flags' => ['<b>any</b>' => 'yes']]], '/engine/flags',
+        ];
         yield 'made at no time' => [
             ['case' => ['id' => Uuid::v7()->toRfc4122(), 'name' => 'x', 'created_at' => '-5000-01-01T00:00:00Z']], '/case/created_at',
         ];
