@@ -133,6 +133,11 @@ function Questions({ story }: { story: StoryDraft }) {
       }}
       onBlur={() => story.state === 'changed' && void story.save()}
     >
+      {story.theirs !== null && (
+        <div className="wide">
+          <Theirs differences={differences(story.theirs, draft, catalogue.data?.questions ?? [])} onTake={story.takeTheirs} />
+        </div>
+      )}
       <label>
         <span>{words.story.name}</span>
         <Input value={draft.name} maxLength={200} onChange={(event) => story.change({ name: event.target.value })} />
@@ -158,11 +163,6 @@ function Questions({ story }: { story: StoryDraft }) {
           />
         </label>
       ))}
-      {story.theirs !== null && (
-        <div className="wide">
-          <Theirs differences={differences(story.theirs, draft, catalogue.data?.questions ?? [])} onTake={story.takeTheirs} />
-        </div>
-      )}
       <div className="wide acts-row">
         <Button type="primary" htmlType="submit" disabled={story.state === 'saved'} loading={story.state === 'saving'}>
           {story.state === 'saved' ? words.story.saved : words.story.save}
