@@ -5,8 +5,10 @@ import { Theirs } from '../entry/Theirs';
 import { useBench } from '../entry/useBench';
 import { useDocument } from '../entry/useDocument';
 import { answer, api, Refused, type CaseView, type RankingView } from '../shared/api';
+import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
-import { usePerson } from '../shared/person';
+import { when } from '../shared/days';
+import { author, usePerson } from '../shared/person';
 import { caseKey } from '../shared/queries';
 
 interface Draft {
@@ -46,14 +48,13 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
       const fresh = await answer(
         api.PUT('/api/cases/{id}/call', {
           params: { path: { id: view.id }, header: { 'If-Match': `"${version}"` } },
-          body: { ...wanted, by: who || 'not named' },
+          body: { ...wanted, by: author() },
         }),
       );
       queries.setQueryData(caseKey(view.id), fresh);
       return fresh.callVersion;
     },
     refetch: () => queries.invalidateQueries({ queryKey: caseKey(view.id) }),
-    noLine: words.document.noLine,
   });
   const { draft, change } = document;
   const dirty = document.state !== 'saved';
@@ -71,7 +72,7 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
       );
       queries.setQueryData(caseKey(view.id), fresh);
     } catch (error) {
-      setProblem(error instanceof Refused ? error.message : words.document.noLine);
+      setProblem(failureWords(error));
       if (error instanceof Refused && error.problem.status === 412) await queries.invalidateQueries({ queryKey: caseKey(view.id) });
     } finally {
       setBusy(false);
@@ -144,7 +145,7 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
       {isSigned && <p className="note">{words.cause.signedAsItStands}</p>}
       {view.signed && (
         <div className="signed">
-          <b>{words.cause.signed(view.signed.by, new Date(view.signed.at).toLocaleString())}</b>
+          <b>{words.cause.signed(view.signed.by, when(view.signed.at).full)}</b>
           <p className="note">
             “{view.signed.call.words}”, {view.signed.call.confidence} %. {words.cause.saidThen}: {view.signed.rankingSentence}
           </p>

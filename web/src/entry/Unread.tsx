@@ -1,11 +1,12 @@
 import { Button, Modal } from 'antd';
 import { useState } from 'react';
+import { when } from '../shared/days';
 import { words } from '../shared/messages';
 import { placeLabel, slotOf } from './slots';
 import { useBench } from './useBench';
 
 /** A time as people write it; what is no time as it stands. */
-const moment = (at: string): string => (Number.isNaN(Date.parse(at)) ? at : new Date(at).toLocaleString());
+const moment = (at: string): string => (Number.isNaN(Date.parse(at)) ? at : when(at).full);
 
 /** Entries that are stored and cannot be read: named, with what is wrong, and the way to take them back. */
 export function Unread() {

@@ -2,7 +2,7 @@ import { Button, Modal } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { words } from '../shared/messages';
-import type { Outgoing } from './outbox';
+import type { Outgoing } from './kept';
 import { placeLabel } from './slots';
 import { useBench } from './useBench';
 
@@ -17,7 +17,8 @@ function stepOf(one: Outgoing): string {
 export function Unsettled() {
   const { view, outbox, record, drop } = useBench();
   const [open, setOpen] = useState(false);
-  const unsettled = outbox.outgoing.filter((one) => one.state !== 'waiting');
+  const unsettled = outbox.outgoing.filter((one) => one.state !== 'waiting' || one.problem !== undefined);
+  const refused = unsettled.filter((one) => one.state !== 'waiting').length;
   if (unsettled.length === 0) return null;
   const text = (one: Outgoing): string =>
     one.entry.data.text ?? (one.entry.data.severity === undefined ? one.entry.kind : `${one.entry.data.severity}`);
@@ -25,7 +26,7 @@ export function Unsettled() {
   return (
     <>
       <button type="button" className="plain saving kept" onClick={() => setOpen(true)}>
-        {words.saving.refused(unsettled.length)}
+        {refused > 0 ? words.saving.refused(refused) : words.saving.failing(unsettled.length)}
       </button>
       <Modal open={open} onCancel={close} footer={null} width={720} title={words.unsettled.title} transitionName="" maskTransitionName="">
         <ul className="unsettled">
@@ -41,7 +42,9 @@ export function Unsettled() {
                 <span>
                   {one.state === 'contested' && theirs
                     ? words.bench.contested(theirs.by, theirs.shown ?? String(theirs.severity ?? theirs.kind), text(one))
-                    : (one.problem?.reason ?? one.problem?.detail)}
+                    : one.state === 'waiting'
+                      ? words.unsettled.failing(one.problem?.detail ?? '')
+                      : (one.problem?.reason ?? one.problem?.detail)}
                 </span>
                 <span className="acts-row">
                   {one.state === 'contested' && (

@@ -24,7 +24,6 @@ const head = (more: Partial<EntryView>): EntryView =>
     ...more,
   }) as EntryView;
 const outgoing = (state: Outgoing['state'], more: Partial<Outgoing['entry']> = {}): Outgoing => ({
-  order: 1,
   caseId: 'c',
   state,
   entry: { id: 'b', kind: 'reading', slot: SLOT, supersedes: 'a', by: 'x', at: '', data: { text: '2.06' }, ...more },

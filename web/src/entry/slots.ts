@@ -1,17 +1,13 @@
 import type { CaseView, EntryInput, EntryView, UnreadEntry } from '../shared/api';
-import type { Outgoing } from './outbox';
+import type { Outgoing } from './kept';
+import { slotKey, type SlotAddress } from './slotKey';
 
-export interface SlotAddress {
-  place: string;
-  part: string;
-  item: string;
-  index?: string | null;
-}
-
-export const slotKey = (slot: SlotAddress): string => [slot.place, slot.part, slot.item, slot.index ?? ''].join('/');
+export { slotKey, type SlotAddress } from './slotKey';
 
 /** What stands in a slot: the server's entry with what is on its way laid over it. */
 export interface SlotState {
+  /** The slot itself, where anything is in it. */
+  slot: SlotAddress | null;
   /** The entry that the next one must supersede; a withdrawal counts. */
   headId: string | null;
   /** What stands, or null where nothing was recorded or it was taken back. */
@@ -20,7 +16,7 @@ export interface SlotState {
   outgoing: Outgoing | null;
 }
 
-const EMPTY: SlotState = { headId: null, entry: null, outgoing: null };
+const EMPTY: SlotState = { slot: null, headId: null, entry: null, outgoing: null };
 
 /** All slots of a case, server heads and outbox together. */
 export class Slots {
@@ -28,24 +24,41 @@ export class Slots {
 
   /** @param unread entries that stand and cannot be read: the next one of their slot must supersede them all the same */
   constructor(heads: readonly EntryView[], outgoing: readonly Outgoing[], unread: readonly UnreadEntry[] = []) {
-    for (const one of unread) this.states.set(slotKey(one), { headId: one.id, entry: null, outgoing: null });
+    for (const one of unread) this.states.set(slotKey(one), { slot: slotOf(one), headId: one.id, entry: null, outgoing: null });
     for (const head of heads) {
-      this.states.set(slotKey(head), { headId: head.id, entry: head.kind === 'withdrawal' ? null : head, outgoing: null });
+      this.states.set(slotKey(head), {
+        slot: slotOf(head),
+        headId: head.id,
+        entry: head.kind === 'withdrawal' ? null : head,
+        outgoing: null,
+      });
     }
     for (const one of outgoing) {
-      const key = slotKey(one.entry.slot);
+      // A picture that has not arrived has no name yet; it stands beside those of its part.
+      const key = one.withPicture === true ? `${slotKey(one.entry.slot)}${one.entry.id}` : slotKey(one.entry.slot);
       const before = this.states.get(key) ?? EMPTY;
       this.states.set(
         key,
         one.state === 'waiting'
-          ? { headId: one.entry.id, entry: one.entry.kind === 'withdrawal' ? null : provisional(one.entry), outgoing: one }
-          : { ...before, outgoing: one },
+          ? {
+              slot: one.entry.slot,
+              headId: one.entry.id,
+              entry: one.entry.kind === 'withdrawal' ? null : provisional(one.entry),
+              outgoing: one,
+            }
+          : { ...before, slot: one.entry.slot, outgoing: one },
       );
     }
   }
 
   get(slot: SlotAddress): SlotState {
     return this.states.get(slotKey(slot)) ?? EMPTY;
+  }
+
+  /** The slot in which an entry stands last, or is on its way to. */
+  holding(entryId: string): SlotState | null {
+    for (const state of this.states.values()) if (state.headId === entryId || state.outgoing?.entry.id === entryId) return state;
+    return null;
   }
 
   /** Entries that stand, of one kind. */

@@ -1,8 +1,9 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { api, type CaseView, type EntryInput } from '../shared/api';
+import { api, type EntryInput } from '../shared/api';
+import { twin } from '../shared/test-case';
 import { BenchProvider, useBench, type Bench } from './useBench';
 
 const SLOT = { place: 'A1-E1', part: 'spring', item: 'free_height', index: 'outer' };
@@ -37,11 +38,18 @@ afterEach(() => vi.restoreAllMocks());
 
 function bench(caseId: string): { current: Bench } {
   const queries = new QueryClient();
-  const view = { id: caseId, entries: [], revision: 0 } as unknown as CaseView;
-  queries.setQueryData(['case', caseId], view);
+  const view = twin({ id: caseId });
+  function Followed({ children }: { children: ReactNode }) {
+    const { data } = useQuery({
+      queryKey: ['case', caseId],
+      queryFn: () => queries.getQueryData<typeof view>(['case', caseId]) ?? view,
+      initialData: view,
+    });
+    return <BenchProvider view={data}>{children}</BenchProvider>;
+  }
   const wrapper = ({ children }: { children: ReactNode }) => (
     <QueryClientProvider client={queries}>
-      <BenchProvider view={queries.getQueryData<CaseView>(['case', caseId]) ?? view}>{children}</BenchProvider>
+      <Followed>{children}</Followed>
     </QueryClientProvider>
   );
   return renderHook(() => useBench(), { wrapper }).result;
@@ -107,12 +115,21 @@ test('many entries in one stroke are entries of their own', async () => {
   const result = bench('stroke');
   act(() =>
     result.current.recordAll(
-      'look',
-      ['valve', 'spring', 'seat'].map((part) => ({ slot: { place: 'A1-E1', part, item: 'look' }, data: {}, words: part })),
+      ['valve', 'spring', 'seat'].map((part) => ({ kind: 'look' as const, slot: { place: 'A1-E1', part, item: 'look' }, data: {} })),
+      'nothing on 3 parts',
     ),
   );
   expect(result.current.slots.worst('A1-E1', 'seat')).toBe(0);
   await expect.poll(() => sent.map((entry) => entry.slot.part)).toEqual(['valve', 'spring', 'seat']);
   expect(new Set(sent.map((entry) => entry.id)).size).toBe(3);
-  expect(result.current.undoable).toBe('seat');
+  expect(result.current.undoable).toBe('nothing on 3 parts');
+  act(() => result.current.undo());
+  await expect
+    .poll(() => sent.slice(3).map((entry) => [entry.kind, entry.slot.part]))
+    .toEqual([
+      ['withdrawal', 'seat'],
+      ['withdrawal', 'spring'],
+      ['withdrawal', 'valve'],
+    ]);
+  expect(result.current.undoable).toBeNull();
 });

@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import { Refused } from '../shared/api';
+import { failureWords } from '../shared/failure';
 
 /** What a person wrote and the server does not have: with what it was written on, so that nothing is replaced unseen. */
 interface Kept<T> {
@@ -19,7 +20,6 @@ interface Source<T extends object> {
   put: (draft: T, version: number) => Promise<number>;
   /** Fetches what stands on the server now. */
   refetch: () => Promise<unknown>;
-  noLine: string;
 }
 
 export interface WrittenDocument<T> {
@@ -50,7 +50,7 @@ const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.s
  * A document of a case as it is being written. What is shown is the draft where there is one, else what stands; a draft carries the
  * version it was written on, through reloads too. What is typed while it is being saved stays a draft on top of what was saved.
  */
-export function useDocument<T extends object>({ key, stands, version, isReadable, put, refetch, noLine }: Source<T>): WrittenDocument<T> {
+export function useDocument<T extends object>({ key, stands, version, isReadable, put, refetch }: Source<T>): WrittenDocument<T> {
   const [own, setOwn] = useState<Kept<T> | null>(() => read(key, isReadable));
   const [saving, setSaving] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
@@ -88,7 +88,7 @@ export function useDocument<T extends object>({ key, stands, version, isReadable
         setProblem(null);
         return written;
       } catch (error) {
-        setProblem(error instanceof Refused ? error.message : noLine);
+        setProblem(failureWords(error));
         if (error instanceof Refused && error.problem.status === 412) await refetch().catch(() => undefined);
         return null;
       } finally {

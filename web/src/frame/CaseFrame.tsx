@@ -3,14 +3,15 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Keycap } from '../draw/Tag';
 import { Unread } from '../entry/Unread';
-import { Unsettled } from '../entry/Unsettled';
 import { BenchProvider, useBench } from '../entry/useBench';
 import { Troubles } from '../keeping/Troubles';
-import { Refused, type CaseView } from '../shared/api';
+import { type CaseView } from '../shared/api';
+import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
 import { useCase, useSchedule } from '../shared/queries';
 import { KeysDialog } from './KeysDialog';
 import { PersonButton } from './Person';
+import { Saving } from './Saving';
 import { useTyping } from './useTyping';
 import { Mark } from './Wordmark';
 
@@ -24,7 +25,7 @@ export function CaseFrame({ id, step, children }: { id: string; step: string; ch
           <Spin />
         ) : (
           <div className="empty">
-            <b>{query.error instanceof Refused ? query.error.message : 'The server does not answer.'}</b>
+            <b>{failureWords(query.error)}</b>
             <Link to="/">{words.newCase.back}</Link> <Button onClick={() => void query.refetch()}>Try again</Button>
           </div>
         )}
@@ -99,38 +100,6 @@ function DaysDoor({ view, open }: { view: CaseView; open: boolean }) {
     >
       {words.days.door(schedule.data?.sentence ?? '', schedule.data?.overdue !== undefined && schedule.data.overdue !== '')}
     </Link>
-  );
-}
-
-function Saving() {
-  const { outbox } = useBench();
-  const waiting = outbox.outgoing.filter((one) => one.state === 'waiting').length;
-  if (waiting > 0 && outbox.line === 'down') {
-    return (
-      <span className="saving kept" role="status">
-        <svg width="16" height="16" aria-hidden="true">
-          <circle cx="8" cy="8" r="6" fill="none" stroke="var(--lead)" strokeWidth="2" strokeDasharray="3 2.4" />
-        </svg>
-        {words.saving.kept(waiting)}
-      </span>
-    );
-  }
-  if (waiting === 0 && outbox.outgoing.length > 0) return <Unsettled />;
-  return (
-    <span className="saving" role="status">
-      <svg width="16" height="16" aria-hidden="true" fill="none">
-        {waiting > 0 ? (
-          <path d="M8 2a6 6 0 1 1-6 6" stroke="var(--ink)" strokeWidth="2" />
-        ) : (
-          <path d="M2 8.5l4 4L14 3.5" stroke="var(--enamel)" strokeWidth="2.4" />
-        )}
-      </svg>
-      {waiting > 0
-        ? words.saving.sending(waiting)
-        : outbox.savedAt === null
-          ? words.saving.none
-          : words.saving.saved(outbox.savedAt.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }))}
-    </span>
   );
 }
 

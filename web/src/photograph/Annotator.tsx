@@ -8,7 +8,7 @@ import { words } from '../shared/messages';
 import { useCatalogue, useMeasures } from '../shared/queries';
 import { uuidv7 } from '../shared/uuid';
 import { Drawn } from './Drawn';
-import { pictureAddress } from './uploadPhotograph';
+import { pictureAddress } from './pictureAddress';
 import { clamped, useHands, viewBox, WHOLE, zoomedAbout, type PictureView } from './useView';
 import './photograph.css';
 

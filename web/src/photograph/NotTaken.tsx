@@ -2,23 +2,24 @@ import { Button } from 'antd';
 import { placeLabel } from '../entry/slots';
 import { useBench } from '../entry/useBench';
 import { words } from '../shared/messages';
-import type { Taking } from './usePhotographs';
 
-/** Pictures that were not taken, each with its reason; they can be tried again or left. */
-export function NotTaken({ failed, again, forget }: Pick<Taking, 'failed' | 'again' | 'forget'>) {
-  const { view } = useBench();
-  if (failed.length === 0) return null;
+/** Pictures that the server did not take, each with its place and its reason; they can be tried again or left. */
+export function NotTaken() {
+  const { view, outbox, again, drop } = useBench();
+  const refused = outbox.outgoing.filter((one) => one.withPicture === true && one.state !== 'waiting');
+  if (refused.length === 0) return null;
   return (
     <div className="warn" role="alert">
-      {failed.map((one) => (
-        <p key={one.file.name}>
+      {refused.map((one) => (
+        <p key={one.entry.id}>
           <b>
-            {placeLabel(view, one.subject.place)}, {words.teardown.uploadFailed}:
+            {placeLabel(view, one.entry.slot.place)}, {words.teardown.uploadFailed}:
           </b>{' '}
-          {one.message}
+          {one.problem?.detail}
         </p>
       ))}
-      <Button onClick={() => void again()}>{words.photo.again}</Button> <Button onClick={forget}>{words.photo.leave}</Button>
+      <Button onClick={() => again(refused.map((one) => one.entry.id))}>{words.photo.again}</Button>{' '}
+      <Button onClick={() => refused.forEach((one) => drop(one.entry.id))}>{words.photo.leave}</Button>
     </div>
   );
 }

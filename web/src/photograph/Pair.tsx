@@ -6,7 +6,7 @@ import { words } from '../shared/messages';
 import { useMeasures } from '../shared/queries';
 import { Drawn } from './Drawn';
 import { clamped, useHands, viewBox, WHOLE, zoomedAbout, type PictureView } from './useView';
-import { pictureAddress } from './uploadPhotograph';
+import { pictureAddress } from './pictureAddress';
 import './photograph.css';
 
 /** Two photographs side by side with one zoom: before and after, good and bad, this station and that. */

@@ -12,7 +12,7 @@ import { DeviceCamera, SimulatedCamera } from './Cameras';
 import { NotTaken } from './NotTaken';
 import { Pair } from './Pair';
 import { ShotList } from './ShotList';
-import { pictureAddress } from './uploadPhotograph';
+import { Picture } from './Picture';
 import { usePhotographs } from './usePhotographs';
 import './photograph.css';
 
@@ -40,7 +40,7 @@ export function PhotoDesk({ place, part: firstPart, shots }: Props) {
   const taking = usePhotographs(place, part, state);
   const all = slots.standing('photograph');
   const shown = here ? all.filter((entry) => entry.place === place) : all;
-  const find = (id: string | undefined): EntryView | undefined => all.find((entry) => entry.index === id);
+  const find = (id: string | undefined): EntryView | undefined => all.find((entry) => (entry.index ?? entry.id) === id);
   const opened = open === null ? undefined : find(open);
   const pair = picked.map(find).filter((entry) => entry !== undefined);
   const [left, right] = pair;
@@ -107,13 +107,18 @@ export function PhotoDesk({ place, part: firstPart, shots }: Props) {
           ]}
         />
         <Button type="primary" onClick={() => input.current?.click()}>
-          {taking.busy > 0 ? words.photo.sending(taking.busy) : words.photo.files}
+          {words.photo.files}
         </Button>
         <Button onClick={() => setCamera('device')}>{words.photo.device}</Button>
         <Button onClick={() => setCamera('simulated')}>{words.photo.simulated}</Button>
         <PictureInput ref={input} label={words.photo.files} take={take} />
       </div>
-      <NotTaken failed={taking.failed} again={taking.again} forget={taking.forget} />
+      {taking.waiting > 0 && (
+        <p className="note" role="status">
+          {words.photo.waiting(taking.waiting)}
+        </p>
+      )}
+      <NotTaken />
       <div className="photo-body">
         <div>
           <div className="acts-row">
@@ -138,26 +143,20 @@ export function PhotoDesk({ place, part: firstPart, shots }: Props) {
           )}
           <ul className="photo-grid">
             {shown.map((entry, at) => {
-              const id = entry.index ?? '';
+              const id = entry.index ?? entry.id;
               const sign = catalogue.data?.signs.find((one) => one.code === entry.content.about)?.name;
               const drawings = (measures.data ?? []).filter((one) => one.sha256 === entry.sha256).length;
-              const photograph = view.photographs.find((one) => one.sha256 === entry.sha256);
               return (
                 <li key={id} className={picked.includes(id) ? 'picked' : ''}>
                   <button
                     type="button"
                     data-photo={id}
+                    disabled={entry.sha256 === null}
                     onClick={() => setOpen(id)}
                     onKeyDown={(event) => onKey(event, at, id)}
                     aria-label={`${entry.caption ?? ''}, ${words.teardown.clickToOpen}`}
                   >
-                    {photograph?.workingCopy === 'missing' || photograph?.workingCopy === 'failed' ? (
-                      <span className="missing">
-                        {photograph.workingCopy === 'failed' ? words.teardown.broken : words.teardown.notSupplied}
-                      </span>
-                    ) : (
-                      <img src={pictureAddress(view.id, entry.sha256, 'working')} alt="" loading="lazy" />
-                    )}
+                    <Picture entry={entry} alt="" />
                   </button>
                   <span>
                     <b>{entry.caption}</b>

@@ -17,10 +17,10 @@ const file = new File(['x'], 'spring.jpg', { type: 'image/jpeg' });
 /** A strip that follows the person from station to station. */
 function Strip() {
   const [place, setPlace] = useState('A1-E1');
-  const { take, again, failed, forget } = usePhotographs(place, 'spring', 'as_found');
+  const { take } = usePhotographs(place, 'spring', 'as_found');
   return (
     <>
-      <NotTaken failed={failed} again={again} forget={forget} />
+      <NotTaken />
       <button type="button" onClick={() => void take([file])}>
         take
       </button>
@@ -32,17 +32,39 @@ function Strip() {
 }
 
 test('a picture that is tried again is filed where it was taken, not where the person stands now', async () => {
+  let isGood = false;
+  vi.stubGlobal('fetch', () =>
+    Promise.resolve(
+      isGood
+        ? new Response(JSON.stringify({ sha256: SHA }), { status: 201 })
+        : new Response(JSON.stringify({ status: 422, detail: 'Not a picture.' }), { status: 422 }),
+    ),
+  );
+  const { user, sent } = openCase(<Strip />);
+  await user.click(screen.getByRole('button', { name: 'take' }));
+  expect(await screen.findByRole('alert')).toHaveTextContent('1E');
+  await user.click(screen.getByRole('button', { name: 'walk on' }));
+  isGood = true;
+  await user.click(screen.getByRole('button', { name: words.photo.again }));
+  await expect.poll(() => told(sent)[0]?.[0]).toBe(`A1-E1/spring/photograph/${SHA.slice(0, 16)}`);
+  expect(sent[0]?.data.caption).toMatch(/^1E /);
+  await expect.poll(() => screen.queryByRole('alert')).toBeNull();
+});
+
+test('without a line a picture waits in this browser, with the place it was taken at', async () => {
   let isUp = false;
   vi.stubGlobal('fetch', () =>
     isUp ? Promise.resolve(new Response(JSON.stringify({ sha256: SHA }), { status: 201 })) : Promise.reject(new TypeError('no line')),
   );
   const { user, sent } = openCase(<Strip />);
   await user.click(screen.getByRole('button', { name: 'take' }));
-  expect(await screen.findByRole('alert')).toHaveTextContent('1E');
   await user.click(screen.getByRole('button', { name: 'walk on' }));
+  expect(screen.queryByRole('alert')).toBeNull();
   isUp = true;
-  await user.click(screen.getByRole('button', { name: words.photo.again }));
-  await expect.poll(() => told(sent)[0]?.[0]).toBe(`A1-E1/spring/photograph/${SHA.slice(0, 16)}`);
-  expect(sent[0]?.data.caption).toMatch(/^1E /);
-  await expect.poll(() => screen.queryByRole('alert')).toBeNull();
+  await expect
+    .poll(() => {
+      window.dispatchEvent(new Event('online'));
+      return told(sent)[0]?.[0];
+    })
+    .toBe(`A1-E1/spring/photograph/${SHA.slice(0, 16)}`);
 });

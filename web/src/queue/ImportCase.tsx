@@ -3,8 +3,9 @@ import { Button, Modal } from 'antd';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, Refused } from '../shared/api';
+import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
-import { person } from '../shared/person';
+import { author } from '../shared/person';
 
 /** Takes a case from a file; one that is here already is offered as a copy. */
 export function ImportCase() {
@@ -20,7 +21,7 @@ export function ImportCase() {
       const body = await file.text();
       const view = await answer(
         api.POST('/api/cases/import', {
-          params: { query: { by: person() || 'not named', copy, file: file.name } },
+          params: { query: { by: author(), copy, file: file.name } },
           body: {},
           bodySerializer: () => body,
           headers: { 'Content-Type': 'application/json' },
@@ -31,7 +32,7 @@ export function ImportCase() {
       void navigate(`/case/${view.id}/story`);
     } catch (error) {
       setRefusal({
-        message: error instanceof Error ? error.message : String(error),
+        message: failureWords(error),
         file,
         isHere: error instanceof Refused && error.problem.existing !== undefined,
       });

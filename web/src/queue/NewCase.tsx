@@ -6,8 +6,9 @@ import { HeadPlan } from '../draw/HeadPlan';
 import { PersonButton } from '../frame/Person';
 import { Wordmark } from '../frame/Wordmark';
 import { answer, api, Refused, type EngineInput } from '../shared/api';
+import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
-import { person } from '../shared/person';
+import { author } from '../shared/person';
 import { useEngines } from '../shared/queries';
 import { uuidv7 } from '../shared/uuid';
 import './queue.css';
@@ -57,10 +58,10 @@ export default function NewCase() {
     });
   const create = async (): Promise<void> => {
     try {
-      const view = await answer(api.POST('/api/cases', { body: { id, name, engine, by: person() || 'not named' } }));
+      const view = await answer(api.POST('/api/cases', { body: { id, name, engine, by: author() } }));
       void navigate(`/case/${view.id}/story`);
     } catch (error) {
-      setProblem(error instanceof Refused ? error.message : 'The server does not answer. What you entered stays here.');
+      setProblem(failureWords(error));
     }
   };
 

@@ -6,10 +6,12 @@ import { Keycap } from '../draw/Tag';
 import { PersonButton } from '../frame/Person';
 import { Wordmark } from '../frame/Wordmark';
 import { Troubles } from '../keeping/Troubles';
-import { answer, api, Refused } from '../shared/api';
+import { answer, api } from '../shared/api';
+import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
-import { person } from '../shared/person';
+import { author } from '../shared/person';
 import { ImportCase } from './ImportCase';
+import { KeptHere } from './KeptHere';
 import { OnBench } from './OnBench';
 import { QueueTable } from './QueueTable';
 import { shopViews, useQueue, type ShopView, type ShownRow } from './useQueue';
@@ -47,10 +49,9 @@ export function Queue() {
             {words.queue.newCase}
           </Link>
         </div>
+        <KeptHere names={new Map(queue.rows.map((row) => [row.id, row.name]))} />
         {queue.isPending && <Spin />}
-        {queue.error !== null && (
-          <p className="wrong">{queue.error instanceof Refused ? queue.error.message : 'The server does not answer.'}</p>
-        )}
+        {queue.error !== null && <p className="wrong">{failureWords(queue.error)}</p>}
         {isEmptyShop && queue.error === null ? (
           <div className="empty">
             <b>{words.queue.empty}</b>
@@ -139,12 +140,10 @@ function useAside() {
   const put = async (row: ShownRow, aside: boolean): Promise<void> => {
     setProblem(null);
     try {
-      await answer(
-        api.PUT('/api/cases/{id}/set-aside', { params: { path: { id: row.id } }, body: { aside, by: person() || 'not named' } }),
-      );
+      await answer(api.PUT('/api/cases/{id}/set-aside', { params: { path: { id: row.id } }, body: { aside, by: author() } }));
       await queries.invalidateQueries({ queryKey: ['cases'] });
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
+      setProblem(failureWords(error));
     }
   };
   return {

@@ -6,9 +6,10 @@ import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
 import { useChosen } from '../frame/useChosen';
 import { answer, api, type EntryInput, type Schemas } from '../shared/api';
+import { failureWords } from '../shared/failure';
 import { today } from '../shared/days';
 import { words } from '../shared/messages';
-import { person } from '../shared/person';
+import { author } from '../shared/person';
 import { caseKey, useSchedule } from '../shared/queries';
 import { uuidv7 } from '../shared/uuid';
 import './days.css';
@@ -206,14 +207,14 @@ function AskLaboratory() {
       await answer(
         api.POST('/api/cases/{id}/laboratory-requests', {
           params: { path: { id: view.id } },
-          body: { id: uuidv7(), task: uuidv7(), laboratory: code ?? '', request: request.trim(), by: person() || 'not named' },
+          body: { id: uuidv7(), task: uuidv7(), laboratory: code ?? '', request: request.trim(), by: author() },
         }),
       );
       setRequest('');
       setProblem(null);
       await queries.invalidateQueries({ queryKey: caseKey(view.id) });
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : String(error));
+      setProblem(failureWords(error));
     }
   };
   return (

@@ -8,9 +8,10 @@ import { SheetCell } from './SheetCell';
 
 const entry = (shown: string, atText: string | null = null): EntryView =>
   ({ shown, text: shown, atText, atShown: atText, content: {} }) as EntryView;
-const filled = (shown: string): SlotState => ({ headId: 'a', entry: entry(shown), outgoing: null });
-const EMPTY: SlotState = { headId: null, entry: null, outgoing: null };
+const filled = (shown: string): SlotState => ({ slot: null, headId: 'a', entry: entry(shown), outgoing: null });
+const EMPTY: SlotState = { slot: null, headId: null, entry: null, outgoing: null };
 const refused = (text: string, offers: string[]): SlotState => ({
+  slot: null,
   headId: null,
   entry: null,
   outgoing: {
@@ -118,7 +119,7 @@ test('a load taken at another height than the head says so', () => {
         <tr>
           <SheetCell
             name="1E seat load"
-            state={{ headId: 'a', entry: entry('120.0', '1.790'), outgoing: null }}
+            state={{ slot: null, headId: 'a', entry: entry('120.0', '1.790'), outgoing: null }}
             active={false}
             headAt="1.800"
             onOpen={vi.fn()}

@@ -4,8 +4,9 @@ import { useState } from 'react';
 import { HeadPlan } from '../draw/HeadPlan';
 import { useBench } from '../entry/useBench';
 import { answer, api, Refused, type EngineInput } from '../shared/api';
+import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
-import { person } from '../shared/person';
+import { author } from '../shared/person';
 import { caseKey } from '../shared/queries';
 import { SaveToLibrary } from './EngineLibrary';
 
@@ -57,7 +58,7 @@ export function EngineForm() {
     try {
       const fresh = await answer(
         api.PUT('/api/cases/{id}/engine', {
-          params: { path: { id: view.id }, header: { 'If-Match': `"${view.engineVersion}"` }, query: { by: person() || 'not named' } },
+          params: { path: { id: view.id }, header: { 'If-Match': `"${view.engineVersion}"` }, query: { by: author() } },
           body: entered,
         }),
       );
@@ -65,7 +66,7 @@ export function EngineForm() {
       setNumbering(Object.fromEntries(Object.entries(fresh.engine.numbering).map(([bank, list]) => [bank, list.join(' ')])));
       setState({ words: words.story.saved, wrong: false });
     } catch (error) {
-      setState({ words: error instanceof Refused ? error.message : 'No line to the server. What you entered stays here.', wrong: true });
+      setState({ words: failureWords(error), wrong: true });
     }
   };
   const choice = <T extends string>(

@@ -2,8 +2,9 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { answer, api, Refused, type EngineInput } from '../shared/api';
+import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
-import { person } from '../shared/person';
+import { author } from '../shared/person';
 
 /** Saves the engine as it is described to the shop's library; one of the same name is replaced only when asked to. */
 export function SaveToLibrary({ engine, suggestion }: { engine: EngineInput; suggestion: string }) {
@@ -12,12 +13,12 @@ export function SaveToLibrary({ engine, suggestion }: { engine: EngineInput; sug
   const [state, setState] = useState<{ words: string; wrong: boolean; isThere: boolean } | null>(null);
   const save = async (replace: boolean): Promise<void> => {
     try {
-      await answer(api.POST('/api/engines', { body: { name: name.trim(), engine, by: person() || 'not named', replace } }));
+      await answer(api.POST('/api/engines', { body: { name: name.trim(), engine, by: author(), replace } }));
       await queries.invalidateQueries({ queryKey: ['engines'] });
       setState({ words: words.story.savedToLibrary, wrong: false, isThere: false });
     } catch (error) {
       setState({
-        words: error instanceof Refused ? error.message : 'The server does not answer.',
+        words: failureWords(error),
         wrong: true,
         isThere: error instanceof Refused && error.problem.status === 409,
       });

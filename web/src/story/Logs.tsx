@@ -3,8 +3,9 @@ import { Button, InputNumber, Progress, Select } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useBench } from '../entry/useBench';
 import { answer, api, Refused, type EntryView, type Schemas } from '../shared/api';
+import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
-import { sendFile } from '../shared/sendFile';
+import { sendBytes } from '../shared/sendFile';
 import { clock, LogChart } from './LogChart';
 
 type File_ = Schemas['LogFileView'];
@@ -38,9 +39,9 @@ function Choose({ onKept }: { onKept: (file: File_) => void }) {
     setBusy(true);
     setProblem(null);
     try {
-      onKept(await sendFile<File_>(`/api/cases/${view.id}/logs`, file, words.log.noLine));
+      onKept(await sendBytes<File_>(`/api/cases/${view.id}/logs`, file.name, file));
     } catch (error) {
-      setProblem(error instanceof Refused ? `${file.name}: ${error.message}` : String(error instanceof Error ? error.message : error));
+      setProblem(`${file.name}: ${failureWords(error)}`);
     } finally {
       setBusy(false);
     }
@@ -100,7 +101,7 @@ function Mapping({ file, onDone }: { file: File_; onDone: () => void }) {
       );
       onDone();
     } catch (error) {
-      setProblem(error instanceof Refused ? error.message : 'The server does not answer. What you chose stays here.');
+      setProblem(failureWords(error));
     }
   };
   const threshold = (key: keyof Thresholds, label: string) => (

@@ -9,7 +9,7 @@ import { PlanSide } from '../frame/PlanSide';
 import { useChosen } from '../frame/useChosen';
 import { answer, api, type CaseView } from '../shared/api';
 import { words } from '../shared/messages';
-import { person } from '../shared/person';
+import { author } from '../shared/person';
 import { caseKey, useCatalogue } from '../shared/queries';
 import { Claimed } from './Claimed';
 import { EngineForm } from './EngineForm';
@@ -95,7 +95,7 @@ function useStory(view: CaseView): StoryDraft {
             name: wanted.name,
             story: { ...wanted.answers, failed: wanted.failed },
             settings: { ...view.settings, units: wanted.units },
-            by: person() || 'not named',
+            by: author(),
           },
         }),
       );
@@ -103,7 +103,6 @@ function useStory(view: CaseView): StoryDraft {
       return fresh.descriptionVersion;
     },
     refetch: () => queries.invalidateQueries({ queryKey: caseKey(view.id) }),
-    noLine: words.document.noLine,
   });
 }
 

@@ -6,7 +6,7 @@ import { words } from '../shared/messages';
 import { Annotator } from '../photograph/Annotator';
 import { PictureInput } from '../photograph/PictureInput';
 import { NotTaken } from '../photograph/NotTaken';
-import { pictureAddress } from '../photograph/uploadPhotograph';
+import { Picture } from '../photograph/Picture';
 import { usePhotographs } from '../photograph/usePhotographs';
 
 interface Props {
@@ -21,7 +21,7 @@ export function PhotoStrip({ place, part, partLabel, state }: Props) {
   const { view, slots } = useBench();
   const input = useRef<HTMLInputElement>(null);
   const [over, setOver] = useState(false);
-  const { take, again, busy, failed, forget } = usePhotographs(place, part, state);
+  const { take, waiting } = usePhotographs(place, part, state);
   const [open, setOpen] = useState<EntryView | null>(null);
   const all = slots.standing('photograph').filter((entry) => entry.place === place);
   const shown = [...all.filter((entry) => entry.part === part), ...all.filter((entry) => entry.part !== part)];
@@ -29,7 +29,7 @@ export function PhotoStrip({ place, part, partLabel, state }: Props) {
 
   return (
     <section className="photo-strip" aria-label="Photographs">
-      <NotTaken failed={failed} again={again} forget={forget} />
+      <NotTaken />
       <div className="photos">
         {shown.map((entry) => (
           <Thumb key={entry.id} entry={entry} chosen={entry.part === part} onOpen={() => setOpen(entry)} />
@@ -49,7 +49,7 @@ export function PhotoStrip({ place, part, partLabel, state }: Props) {
             void take([...event.dataTransfer.files]);
           }}
         >
-          <b>{busy > 0 ? `Sending ${busy}…` : words.teardown.photo}</b>
+          <b>{waiting > 0 ? words.photo.waiting(waiting) : words.teardown.photo}</b>
           <small>
             {words.teardown.drop} {label} {partLabel}.
           </small>
@@ -63,22 +63,16 @@ export function PhotoStrip({ place, part, partLabel, state }: Props) {
 
 function Thumb({ entry, chosen, onOpen }: { entry: EntryView; chosen: boolean; onOpen: () => void }) {
   const { view } = useBench();
-  const [missing, setMissing] = useState(false);
-  const photograph = view.photographs.find((one) => one.sha256 === entry.sha256);
-  const notSupplied = missing || photograph?.workingCopy === 'missing' || photograph?.workingCopy === 'failed';
   const part = view.parts.find((one) => one.code === entry.part)?.label ?? entry.part;
   return (
     <button
       type="button"
       className={chosen ? 'thumb chosen' : 'thumb'}
+      disabled={entry.sha256 === null}
       onClick={onOpen}
       aria-label={`${entry.caption ?? ''}, ${words.teardown.clickToOpen}`}
     >
-      {notSupplied ? (
-        <span className="missing">{photograph?.workingCopy === 'failed' ? words.teardown.broken : words.teardown.notSupplied}</span>
-      ) : (
-        <img src={pictureAddress(view.id, entry.sha256, 'working')} alt={entry.caption ?? ''} onError={() => setMissing(true)} />
-      )}
+      <Picture entry={entry} alt={entry.caption ?? ''} />
       <span className="thumb-words">
         <span>{part}</span>
         <span>{entry.state === 'after_cleaning' ? words.teardown.afterCleaning : words.teardown.asFound}</span>

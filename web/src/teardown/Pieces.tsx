@@ -5,6 +5,7 @@ import { CountField } from '../entry/CountField';
 import { useBench } from '../entry/useBench';
 import type { EntryInput, Schemas } from '../shared/api';
 import { PaperButton } from '../paper/PaperButton';
+import { when } from '../shared/days';
 import { words } from '../shared/messages';
 import '../entry/entry.css';
 import { useCustody } from '../shared/queries';
@@ -287,7 +288,7 @@ function Parts({ chosen }: { chosen: string }) {
                 </td>
                 <td className="quiet">{move.note}</td>
                 <td className="figures quiet">
-                  {new Date(move.at).toLocaleString()} {move.by}
+                  {when(move.at).full} {move.by}
                 </td>
               </tr>
             ))}

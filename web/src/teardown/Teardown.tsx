@@ -133,12 +133,10 @@ export default function Teardown() {
   const label = placeLabel(view, place);
   const nothingOn = (codes: readonly string[]): void => {
     recordAll(
-      'look',
-      codes.map((code) => ({
-        slot: { place, part: code, item: 'look' },
-        data: { state },
-        words: `${label} ${parts.find((one) => one.code === code)?.label ?? code}, nothing there`,
-      })),
+      codes.map((code) => ({ kind: 'look', slot: { place, part: code, item: 'look' }, data: { state } })),
+      codes.length === 1
+        ? `${label} ${parts.find((one) => one.code === codes[0])?.label ?? ''}, ${words.teardown.nothingThere}`
+        : words.teardown.nothingOnMany(label, codes.length),
     );
     next(codes);
   };
@@ -151,17 +149,14 @@ export default function Teardown() {
   const asNeighbour = (): void => {
     if (before === null || site !== 'station') return;
     const open = new Set(parts.filter((one) => slots.worst(place, one.code) === null).map((one) => one.code));
-    const there = (kind: 'finding' | 'look') => slots.standing(kind).filter((entry) => entry.place === before.code && open.has(entry.part));
-    for (const kind of ['finding', 'look'] as const)
-      recordAll(
-        kind,
-        there(kind).map((entry) => ({
-          slot: { place, part: entry.part, item: entry.item },
-          data: contentOf(entry),
-          words: `${label} as ${before.label}`,
-        })),
-      );
-    next([...there('finding'), ...there('look')].map((entry) => entry.part));
+    const there = (['finding', 'look'] as const).flatMap((kind) =>
+      slots.standing(kind).filter((entry) => entry.place === before.code && open.has(entry.part)),
+    );
+    recordAll(
+      there.map((entry) => ({ kind: entry.kind, slot: { place, part: entry.part, item: entry.item }, data: contentOf(entry) })),
+      words.teardown.asMany(label, before.label, there.length),
+    );
+    next(there.map((entry) => entry.part));
   };
   const rest = (): void => nothingOn(parts.filter((one) => slots.worst(place, one.code) === null).map((one) => one.code));
   const accept = (): void => {
@@ -514,7 +509,7 @@ export default function Teardown() {
                       {words.teardown.nothingHere} <Keycap>0</Keycap>
                     </Button>
                     <Button onClick={rest}>
-                      {words.teardown.rest} <Keycap>.</Keycap>
+                      {words.teardown.rest(parts.filter((one) => slots.worst(place, one.code) === null).length)} <Keycap>.</Keycap>
                     </Button>
                     {before !== null && site === 'station' && (
                       <Button onClick={asNeighbour}>
