@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Knowledge;
 
+use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\Engine\Site;
 use OpenApi\Attributes as OA;
 
@@ -14,6 +15,7 @@ final readonly class ColumnView
     /**
      * @param Site $site what has one such reading each
      * @param string $sheet code of the sheet that declares it
+     * @param Step $step of the work in which it is measured
      * @param list<string> $units unit in which it is typed where none is given, inch and metric
      * @param bool $ofPair can be stated of outer and inner spring together
      * @param string $gaugeStated what the gauge is worth
@@ -25,6 +27,7 @@ final readonly class ColumnView
         public string $part,
         public Site $site,
         public string $sheet,
+        public Step $step,
         public array $units,
         public string $dimension,
         public bool $byCoil,

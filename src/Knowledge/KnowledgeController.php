@@ -37,7 +37,7 @@ final class KnowledgeController
             foreach ($sheet->columns as $column) {
                 $gauge = $knowledge->gauges[$column->gauge];
                 $columns[] = new ColumnView(
-                    $column->code, $column->label, $column->short, $column->part->value, $column->site, $sheet->code,
+                    $column->code, $column->label, $column->short, $column->part->value, $column->site, $sheet->code, $sheet->step,
                     array_map(
                         static fn (UnitSystem $units): string => trim($units->unitOf($column->dimension())->value, '1'),
                         UnitSystem::cases(),

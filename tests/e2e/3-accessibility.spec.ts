@@ -28,9 +28,9 @@ test('places are accessible and fit the bench screen', async ({ page, request })
       'cause',
       'report',
       'schedule',
-      'teardown?do=plan',
-      'teardown?do=pieces',
-      'teardown?do=photographs',
+      'teardown/plan',
+      'teardown/pieces',
+      'teardown/photographs',
     ].map((step) => `/case/${id}/${step}`),
   ]) {
     await page.goto(shop() + address);

@@ -167,7 +167,7 @@ test('tests before the teardown, by keyboard, and drift over dates', async ({ pa
 
 test('the plan, pieces, custody and tags of a pushrod eight', async ({ page, request }) => {
   const { id } = await newCase(request, 'Plan', { layout: 'vee', drive: 'pushrod', cylinders: 8, lash: 'hydraulic', face: 'roller' });
-  await page.goto(`${shop()}/case/${id}/teardown?do=plan`);
+  await page.goto(`${shop()}/case/${id}/teardown/plan`);
   const first = page.getByRole('button', { name: /^Look and photograph from outside/ });
   await first.focus();
   await page.keyboard.press('ArrowDown');
@@ -323,7 +323,7 @@ test('as the neighbour, and what is worth a look', async ({ page, request }) => 
 
 test('photographs are taken, drawn on and measured by keyboard, paired, and printed', async ({ page, request }, info) => {
   const { id } = await newCase(request, 'Pictures', { layout: 'inline', drive: 'bucket', cylinders: 4 });
-  await page.goto(`${shop()}/case/${id}/teardown?at=A1-E1&do=photographs`);
+  await page.goto(`${shop()}/case/${id}/teardown/photographs?at=A1-E1`);
   await page.getByLabel('part of new pictures').click();
   await page.getByTitle('spring', { exact: true }).click();
   for (const severity of ['3', '0']) {

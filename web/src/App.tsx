@@ -1,58 +1,65 @@
 import { Spin } from 'antd';
-import { lazy, Suspense } from 'react';
-import { Navigate, Route, Routes, useLocation, useParams } from 'react-router';
+import type { ComponentType } from 'react';
+import { Outlet, type RouteObject } from 'react-router';
 import { DoorGate } from './door/DoorGate';
 import { TemperPatterns } from './draw/Temper';
-import { Guarded } from './frame/Broken';
-import { CaseFrame } from './frame/CaseFrame';
+import { BrokenPage, BrokenPlace, Guarded } from './frame/Broken';
+import { CasePage } from './frame/CaseFrame';
+import { CaseStart, NoSuchPage, NoSuchPlace } from './frame/Elsewhere';
 import { Later } from './frame/Later';
 import { Queue } from './queue/Queue';
 
-const NewCase = lazy(() => import('./queue/NewCase'));
-const places: Record<string, ReturnType<typeof lazy>> = {
-  story: lazy(() => import('./story/Story')),
-  before: lazy(() => import('./before/Before')),
-  schedule: lazy(() => import('./schedule/Days')),
-  teardown: lazy(() => import('./teardown/Teardown')),
-  bench: lazy(() => import('./bench/BenchPlace')),
-  clearances: lazy(() => import('./clearances/Clearances')),
-  cause: lazy(() => import('./cause/CauseBoard')),
-  report: lazy(() => import('./report/Report')),
+type Place = () => Promise<{ default: ComponentType }>;
+
+/** The places of a case by the step they belong to, each fetched when it is first opened. */
+const places: Record<string, Place> = {
+  story: () => import('./story/Story'),
+  before: () => import('./before/Before'),
+  schedule: () => import('./schedule/Days'),
+  teardown: () => import('./teardown/Teardown'),
+  bench: () => import('./bench/BenchPlace'),
+  clearances: () => import('./clearances/Clearances'),
+  cause: () => import('./cause/CauseBoard'),
+  report: () => import('./report/Report'),
 };
 
-export function App() {
-  const { pathname } = useLocation();
-  return (
-    <Guarded place={pathname}>
-      <Pages />
-    </Guarded>
-  );
-}
+const fetched = (place: Place) => async () => ({ Component: (await place()).default });
 
-function Pages() {
+/** Every address of the page. What is none of them ends in words. */
+export const routes: RouteObject[] = [
+  {
+    element: <Page />,
+    errorElement: <BrokenPage />,
+    HydrateFallback: () => <Spin style={{ margin: 40 }} />,
+    children: [
+      { index: true, element: <Queue /> },
+      { path: 'new', lazy: fetched(() => import('./queue/NewCase')) },
+      {
+        path: 'case/:id',
+        element: <CasePage built={Object.keys(places)} />,
+        children: [
+          {
+            errorElement: <BrokenPlace />,
+            children: [
+              { index: true, element: <CaseStart /> },
+              ...Object.entries(places).map(([step, place]) => ({ path: `${step}/:section?`, lazy: fetched(place) })),
+              { path: ':step/*', element: <Later otherwise={<NoSuchPlace />} /> },
+            ],
+          },
+        ],
+      },
+      { path: '*', element: <NoSuchPage /> },
+    ],
+  },
+];
+
+function Page() {
   return (
-    <Suspense fallback={<Spin style={{ margin: 40 }} />}>
+    <Guarded place="page">
       <TemperPatterns />
       <DoorGate>
-        <Routes>
-          <Route path="/" element={<Queue />} />
-          <Route path="/new" element={<NewCase />} />
-          <Route path="/case/:id/:step" element={<CasePlace />} />
-          <Route path="*" element={<Navigate to="/" replace />} />
-        </Routes>
+        <Outlet />
       </DoorGate>
-    </Suspense>
-  );
-}
-
-function CasePlace() {
-  const { id = '', step = '' } = useParams();
-  const Place = places[step];
-  return (
-    <CaseFrame key={id} id={id} step={step}>
-      <Guarded place={step}>
-        <Suspense fallback={<Spin style={{ margin: 40 }} />}>{Place ? <Place /> : <Later step={step} />}</Suspense>
-      </Guarded>
-    </CaseFrame>
+    </Guarded>
   );
 }

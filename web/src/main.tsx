@@ -2,11 +2,11 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { ConfigProvider } from 'antd';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { BrowserRouter } from 'react-router';
+import { createBrowserRouter, RouterProvider } from 'react-router';
 import 'antd/dist/reset.css';
 import './look/fonts';
 import './look/look.css';
-import { App } from './App';
+import { routes } from './App';
 import { applyColours, theme } from './look/theme';
 
 applyColours();
@@ -24,9 +24,7 @@ createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
       <ConfigProvider theme={theme()}>
-        <BrowserRouter>
-          <App />
-        </BrowserRouter>
+        <RouterProvider router={createBrowserRouter(routes)} />
       </ConfigProvider>
     </QueryClientProvider>
   </StrictMode>,

@@ -5,7 +5,8 @@ import { Tag } from '../draw/Tag';
 import { Asked } from '../entry/Asked';
 import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
-import { useChosen } from '../frame/useChosen';
+import { useChosen } from '../frame/Chosen';
+import { useSection } from '../frame/useSection';
 import type { Schemas } from '../shared/api';
 import { today } from '../shared/days';
 import { words } from '../shared/messages';
@@ -22,7 +23,7 @@ type LashOrder = Schemas['LashOrderView'];
 export default function Before() {
   const { view } = useBench();
   const [chosen, choose] = useChosen();
-  const [section, setSection] = useState<Section>('cylinders');
+  const [section, setSection] = useSection(SECTIONS);
   const order = useLashOrder(view.id, view.revision);
   const layouts = useSheets(view.id, view.revision);
   const layout = (code: string): SheetLayout | undefined => layouts.data?.find((one) => one.code === code);

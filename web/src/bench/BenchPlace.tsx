@@ -2,7 +2,8 @@ import { Select } from 'antd';
 import { useState } from 'react';
 import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
-import { useChosen } from '../frame/useChosen';
+import { useChosen } from '../frame/Chosen';
+import { useSection } from '../frame/useSection';
 import { words } from '../shared/messages';
 import { useCatalogue, useSheet, useSheets } from '../shared/queries';
 import { Remarks, Sheet } from '../sheet/Sheet';
@@ -17,7 +18,6 @@ export default function BenchPlace() {
   const settings = useSettings();
   const layouts = useSheets(view.id, view.revision);
   const [chosen, choose] = useChosen();
-  const [picked, pick] = useState('');
   const [directions, setDirections] = useState<Record<string, Direction>>({});
   const pages = (layouts.data ?? [])
     .filter((layout) => layout.step === 'bench')
@@ -29,7 +29,8 @@ export default function BenchPlace() {
         face: face.code,
       })),
     );
-  const page = pages.find((one) => one.key === picked) ?? pages[0];
+  const [open, pick] = useSection(pages.length === 0 ? [''] : pages.map((one) => one.key));
+  const page = pages.find((one) => one.key === open);
   const told = useSheet(view.id, view.revision, page?.layout.code ?? 'springs');
   if (page === undefined) return <div className="room" />;
   const direction = directions[page.key] ?? (page.layout.goesAcross ? 'across' : 'down');

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
-import { useChosen } from '../frame/useChosen';
+import { useOpened } from '../frame/useSection';
+import { useChosen } from '../frame/Chosen';
 import type { RankingView } from '../shared/api';
 import { words } from '../shared/messages';
 import { useLedger, useRanking } from '../shared/queries';
@@ -17,7 +18,7 @@ export default function CauseBoard() {
   const { view } = useBench();
   const ranking = useRanking(view.id, view.revision);
   const [chosen, choose] = useChosen();
-  const [opened, setOpened] = useState<string | null>(null);
+  const [opened, setOpened] = useOpened('cause');
   const [all, setAll] = useState(false);
   const data = ranking.data;
   const first = data && data.standing !== 'not_enough_evidence' ? (data.leading[0] ?? null) : (data?.causes[0]?.code ?? null);

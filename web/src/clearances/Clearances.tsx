@@ -1,9 +1,10 @@
 import { Segmented } from 'antd';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { MarginRule, VerdictMark } from '../draw/MarginRule';
 import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
-import { useChosen } from '../frame/useChosen';
+import { useChosen } from '../frame/Chosen';
+import { useOpened, useSection } from '../frame/useSection';
 import type { MarginView } from '../shared/api';
 import { words } from '../shared/messages';
 import { useMargins } from '../shared/queries';
@@ -13,13 +14,15 @@ import './clearances.css';
 
 const MARKS: readonly MarginView['verdict'][] = ['outside', 'cannot_tell', 'inside_close', 'not_measured'];
 
+const FIELDS = ['margins', 'departures'] as const;
+
 /** Step 5: every margin of every station as a field of rules; one of them opened with its reasoning. */
 export default function Clearances() {
   const { view } = useBench();
   const told = useMargins(view.id, view.revision, { step: 'bench' });
   const [chosen, choose] = useChosen();
-  const [column, setColumn] = useState(0);
-  const [field, setField] = useState<'margins' | 'departures'>('margins');
+  const [field, setField] = useSection(FIELDS);
+  const [rule, setRule] = useOpened('rule');
   const margins = useMemo(
     () => new Map((told.data?.margins ?? []).map((one) => [`${one.place} ${one.quantity} ${one.coil ?? ''}`, one])),
     [told.data],
@@ -27,6 +30,10 @@ export default function Clearances() {
   const columns = (told.data?.columns ?? []).filter((one) => one.isDeparture === (field === 'departures'));
   const find = (place: string, i: number): MarginView | undefined =>
     margins.get(`${place} ${columns[i]?.quantity ?? ''} ${columns[i]?.index[0] ?? ''}`);
+  const column = Math.max(
+    0,
+    columns.findIndex((one) => one.key === rule),
+  );
   const under = columns[column];
   const opened = find(chosen, column);
   return (
@@ -56,12 +63,9 @@ export default function Clearances() {
       <div className="clearances">
         <div className="table-wrap sheet">
           <div className="tool-row">
-            <Segmented<'margins' | 'departures'>
+            <Segmented<(typeof FIELDS)[number]>
               value={field}
-              onChange={(picked) => {
-                setField(picked);
-                setColumn(0);
-              }}
+              onChange={setField}
               options={[
                 { value: 'margins', label: words.clearances.margins },
                 { value: 'departures', label: words.clearances.departures },
@@ -99,7 +103,7 @@ export default function Clearances() {
                             type="button"
                             onClick={() => {
                               choose(station.code);
-                              setColumn(i);
+                              setRule(one.key);
                             }}
                           >
                             <MarginRule margin={margin} width={columns.length > 4 ? 106 : 124} height={27} />

@@ -2,20 +2,16 @@ import { Button, Modal } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { words } from '../shared/messages';
+import { useCatalogue } from '../shared/queries';
 import type { Outgoing } from './kept';
 import { placeLabel } from './slots';
 import { useBench } from './useBench';
-
-/** Where an entry is made, for the way back to it. */
-function stepOf(one: Outgoing): string {
-  if (one.entry.kind === 'reading') return 'bench';
-  if (one.entry.kind === 'claim' || one.entry.slot.part === 'running') return 'story';
-  return 'teardown';
-}
+import { whereMade } from './whereMade';
 
 /** Entries that the server did not take, or that another window got ahead of: each with its reason and what can be done. */
 export function Unsettled() {
   const { view, outbox, record, drop } = useBench();
+  const catalogue = useCatalogue();
   const [open, setOpen] = useState(false);
   const unsettled = outbox.outgoing.filter((one) => one.state !== 'waiting' || one.problem !== undefined);
   const refused = unsettled.filter((one) => one.state !== 'waiting').length;
@@ -53,7 +49,7 @@ export function Unsettled() {
                     </Button>
                   )}
                   <Button onClick={() => drop(one.entry.id)}>{one.state === 'contested' ? words.bench.keep : words.unsettled.drop}</Button>
-                  <Link to={`/case/${view.id}/${stepOf(one)}?at=${slot.place}`} onClick={close}>
+                  <Link to={`/case/${view.id}/${whereMade(one.entry.kind, slot, catalogue.data)}`} onClick={close}>
                     {words.unsettled.goThere}
                   </Link>
                 </span>

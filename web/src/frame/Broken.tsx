@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
+import { Link, useLocation, useRouteError } from 'react-router';
 import { words } from '../shared/messages';
 
 /** Ends a fault of the page in words; `place` changes where the person has gone elsewhere, and it is tried again. */
@@ -18,6 +19,33 @@ const isOfOlderPage = (error: unknown): boolean =>
 
 function Broken({ error, resetErrorBoundary }: FallbackProps) {
   return (
+    <Words error={error}>
+      <Button onClick={resetErrorBoundary}>{words.broken.again}</Button>
+    </Words>
+  );
+}
+
+/** A place that could not be fetched, or failed: the frame around it stays. */
+export function BrokenPlace() {
+  const { pathname } = useLocation();
+  return (
+    <Words error={useRouteError()}>
+      <Link to={pathname}>{words.broken.again}</Link>
+    </Words>
+  );
+}
+
+/** A page that could not be fetched, or failed. */
+export function BrokenPage() {
+  return (
+    <Words error={useRouteError()}>
+      <Link to="/">{words.newCase.back}</Link>
+    </Words>
+  );
+}
+
+function Words({ error, children }: { error: unknown; children: ReactNode }) {
+  return (
     <div className="pad" role="alert">
       <div className="empty">
         <b>{isOfOlderPage(error) ? words.broken.newer : words.broken.title}</b>
@@ -27,7 +55,7 @@ function Broken({ error, resetErrorBoundary }: FallbackProps) {
           <Button type="primary" onClick={() => window.location.reload()}>
             {words.broken.reload}
           </Button>
-          <Button onClick={resetErrorBoundary}>{words.broken.again}</Button>
+          {children}
         </div>
       </div>
     </div>

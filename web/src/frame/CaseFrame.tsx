@@ -1,6 +1,6 @@
 import { Button, Spin } from 'antd';
 import { useEffect, useState, type ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link, Outlet, useMatch, useParams } from 'react-router';
 import { Keycap } from '../draw/Tag';
 import { Unread } from '../entry/Unread';
 import { BenchProvider, useBench } from '../entry/useBench';
@@ -9,42 +9,75 @@ import { type CaseView } from '../shared/api';
 import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
 import { useCase, useSchedule } from '../shared/queries';
+import { Guarded } from './Broken';
+import { ChosenProvider, useChosen } from './Chosen';
 import { KeysDialog } from './KeysDialog';
 import { PersonButton } from './Person';
 import { Saving } from './Saving';
+import { Title } from './Title';
 import { useTyping } from './useTyping';
 import { Mark } from './Wordmark';
 
+/** A case with all of its places: which one is open stands in the address. */
+export function CasePage({ built }: { built: readonly string[] }) {
+  const { id = '' } = useParams();
+  const step = useMatch('/case/:id/:step/*')?.params.step ?? '';
+  return (
+    <CaseFrame key={id} id={id} step={step} built={built}>
+      <Guarded place={step}>
+        <Outlet />
+      </Guarded>
+    </CaseFrame>
+  );
+}
+
+interface Props {
+  id: string;
+  step: string;
+  /** Steps that this version has a place for. */
+  built: readonly string[];
+  children: ReactNode;
+}
+
 /** Head row and step line around every place of a case. */
-export function CaseFrame({ id, step, children }: { id: string; step: string; children: ReactNode }) {
+export function CaseFrame({ id, step, built, children }: Props) {
   const query = useCase(id);
   if (query.data === undefined) {
     return (
-      <div className="pad">
+      <main className="pad">
         {query.error === null ? (
           <Spin />
         ) : (
           <div className="empty">
             <b>{failureWords(query.error)}</b>
-            <Link to="/">{words.newCase.back}</Link> <Button onClick={() => void query.refetch()}>Try again</Button>
+            <Link to="/">{words.newCase.back}</Link> <Button onClick={() => void query.refetch()}>{words.tryAgain}</Button>
           </div>
         )}
-      </div>
+      </main>
     );
   }
+  const name = query.data.steps.find((one) => one.code === step)?.label ?? words.places[step] ?? '';
   return (
     <BenchProvider view={query.data}>
-      <div className="place case">
-        <div>
-          <HeadRow view={query.data} step={step} />
-          <Troubles />
+      <ChosenProvider>
+        <Title of={[name, caseName(query.data)].filter(Boolean).join(' · ')} />
+        <div className="place case">
+          <div>
+            <HeadRow view={query.data} step={step} />
+            <Troubles />
+          </div>
+          <StepLine view={query.data} step={step} built={built} />
+          <main className="place-main" aria-label={name}>
+            <h1 className="unseen">{`${caseName(query.data)}: ${name}`}</h1>
+            {children}
+          </main>
         </div>
-        <StepLine view={query.data} step={step} />
-        {children}
-      </div>
+      </ChosenProvider>
     </BenchProvider>
   );
 }
+
+const caseName = (view: CaseView): string => `${String(view.number).padStart(4, '0')} · ${view.name}`;
 
 function HeadRow({ view, step }: { view: CaseView; step: string }) {
   const { undo, undoable } = useBench();
@@ -69,7 +102,7 @@ function HeadRow({ view, step }: { view: CaseView; step: string }) {
         <Mark />
       </Link>
       <span className="name" title={view.name}>
-        {String(view.number).padStart(4, '0')} · {view.name}
+        {caseName(view)}
       </span>
       <span className="spring" />
       {undoable !== null && (
@@ -103,40 +136,56 @@ function DaysDoor({ view, open }: { view: CaseView; open: boolean }) {
   );
 }
 
-function StepLine({ view, step }: { view: CaseView; step: string }) {
+function StepLine({ view, step, built }: { view: CaseView; step: string; built: readonly string[] }) {
+  const [chosen] = useChosen();
   return (
-    <nav className="step-line" aria-label="Steps of the work">
-      {view.steps.map((one, i) => {
-        const open = one.code === step;
-        return (
-          <Link
-            key={one.code}
-            to={`/case/${view.id}/${one.code}`}
-            className={open ? 'step open' : 'step'}
-            aria-current={open ? 'step' : undefined}
-          >
-            {i + 1} {one.label}
-            <svg width="100%" height="10" viewBox="0 0 125 10" preserveAspectRatio="none" aria-hidden="true">
-              <path
-                d="M0 4H125M25 4v4M50 4v4M75 4v4M100 4v4"
-                stroke={open ? 'var(--sheet)' : 'var(--edge)'}
-                fill="none"
-                vectorEffect="non-scaling-stroke"
-              />
-              <path d="M0.5 0v9" stroke={open ? 'var(--sheet)' : 'var(--ink)'} vectorEffect="non-scaling-stroke" />
-              {one.done !== null && one.done > 0 && (
-                <path
-                  d={`M0 4H${125 * Math.min(1, one.done)}`}
-                  stroke={open ? 'var(--sheet)' : 'var(--ink)'}
-                  strokeWidth="4"
-                  vectorEffect="non-scaling-stroke"
-                />
-              )}
-            </svg>
-            <small className={one.overdue ? 'wrong' : ''}>{one.left}</small>
-          </Link>
-        );
-      })}
+    <nav className="step-line" aria-label={words.step.all}>
+      {view.steps.map((one, i) => (
+        <StepLink
+          key={one.code}
+          step={one}
+          number={i + 1}
+          to={`/case/${view.id}/${one.code}?at=${chosen}`}
+          isOpen={one.code === step}
+          isBuilt={built.includes(one.code)}
+        />
+      ))}
     </nav>
+  );
+}
+
+interface StepLinkProps {
+  step: CaseView['steps'][number];
+  number: number;
+  to: string;
+  isOpen: boolean;
+  isBuilt: boolean;
+}
+
+/** A step of the work: how far it is, or that this version does not have it. */
+function StepLink({ step, number, to, isOpen, isBuilt }: StepLinkProps) {
+  const line = isOpen ? 'var(--sheet)' : 'var(--ink)';
+  return (
+    <Link
+      to={to}
+      className={['step', isOpen ? 'open' : '', isBuilt ? '' : 'later'].join(' ').trim()}
+      aria-current={isOpen ? 'step' : undefined}
+    >
+      {number} {step.label}
+      <svg width="100%" height="10" viewBox="0 0 125 10" preserveAspectRatio="none" aria-hidden="true">
+        <path
+          d="M0 4H125M25 4v4M50 4v4M75 4v4M100 4v4"
+          stroke={isOpen ? 'var(--sheet)' : 'var(--edge)'}
+          strokeDasharray={isBuilt ? undefined : '3 3'}
+          fill="none"
+          vectorEffect="non-scaling-stroke"
+        />
+        <path d="M0.5 0v9" stroke={line} vectorEffect="non-scaling-stroke" />
+        {isBuilt && step.done !== null && step.done > 0 && (
+          <path d={`M0 4H${125 * Math.min(1, step.done)}`} stroke={line} strokeWidth="4" vectorEffect="non-scaling-stroke" />
+        )}
+      </svg>
+      <small className={isBuilt && step.overdue ? 'wrong' : ''}>{isBuilt ? step.left : words.step.later}</small>
+    </Link>
   );
 }

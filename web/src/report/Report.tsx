@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
-import { useChosen } from '../frame/useChosen';
+import { useChosen } from '../frame/Chosen';
 import { PaperButton } from '../paper/PaperButton';
 import { words } from '../shared/messages';
 

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import { DaysRule } from '../draw/DaysRule';
 import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
-import { useChosen } from '../frame/useChosen';
+import { useChosen } from '../frame/Chosen';
 import { answer, api, type EntryInput, type Schemas } from '../shared/api';
 import { failureWords } from '../shared/failure';
 import { today } from '../shared/days';

@@ -1,10 +1,11 @@
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
-import { render } from '@testing-library/react';
+import { act, render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { type ReactNode } from 'react';
-import { MemoryRouter } from 'react-router';
+import { createMemoryRouter, RouterProvider } from 'react-router';
 import { vi } from 'vitest';
 import { BenchProvider } from '../entry/useBench';
+import { ChosenProvider } from '../frame/Chosen';
 import { api, type CaseView, type EntryInput, type EntryView } from './api';
 import { uuidv7 } from './uuid';
 
@@ -109,6 +110,7 @@ const column = (code: string, partCode: string, site: string, sheet: string, uni
   part: partCode,
   site,
   sheet,
+  step: ['before', 'pulls', 'cylinders'].includes(sheet) ? 'before' : 'bench',
   units: [unit, unit],
   dimension: 'length',
   byCoil: false,
@@ -130,7 +132,7 @@ export const catalogue = {
     column('compression', 'chamber', 'cylinder', 'before', 'psi', 'compression_gauge'),
     column('leak_down', 'chamber', 'cylinder', 'before', '%', 'leak_tester'),
     column('pull', 'valve', 'station', 'before', 'lbf', 'lever_tester'),
-    column('lash', 'valve', 'station', 'spring', 'in', 'feeler'),
+    column('lash', 'valve', 'station', 'pulls', 'in', 'feeler'),
     column('oil_phosphorus', 'oil', 'engine', 'build', 'ppm', 'caliper'),
   ],
   gauges: [],
@@ -157,12 +159,17 @@ interface Opened {
   sent: EntryInput[];
   /** Other requests than entries: path and body. */
   asked: { path: string; body: unknown }[];
+  /** Where the page is, after the case. */
+  address: () => string;
+  go: (address: string) => void;
   /** The case is fetched again, as when the window comes back to the front. */
   refetch: () => Promise<void>;
 }
 
 interface Setting {
   view?: CaseView;
+  /** What is open, as the address says it after the case. */
+  at?: string;
   entries?: readonly {
     kind: EntryView['kind'];
     place: string;
@@ -180,7 +187,10 @@ interface Setting {
 }
 
 /** Opens something of a case on a server that is not there: what it reads is given, what it sends is kept. */
-export function openCase(what: ReactNode, { view = twin(), entries = [], get = {}, meanwhile, refuse = () => null }: Setting = {}): Opened {
+export function openCase(
+  what: ReactNode,
+  { view = twin(), at = 'teardown', entries = [], get = {}, meanwhile, refuse = () => null }: Setting = {},
+): Opened {
   const sent: EntryInput[] = [];
   const asked: Opened['asked'] = [];
   vi.spyOn(api, 'GET').mockImplementation(((path: string, options: unknown) => {
@@ -228,13 +238,30 @@ export function openCase(what: ReactNode, { view = twin(), entries = [], get = {
   }));
   const opened = { ...view, entries: standing } as CaseView;
   const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  render(
-    <Provided view={opened} meanwhile={meanwhile} queries={queries}>
-      {what}
-    </Provided>,
+  const whole = `/case/${opened.id}/`;
+  const router = createMemoryRouter(
+    [
+      {
+        path: '/case/:id/:step/:section?',
+        element: (
+          <Followed view={opened} meanwhile={meanwhile}>
+            {what}
+          </Followed>
+        ),
+      },
+      { path: '*', element: <p>elsewhere</p> },
+    ],
+    { initialEntries: [`${whole}${at}`] },
   );
+  render(
+    <QueryClientProvider client={queries}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>,
+  );
+  const address = (): string => `${router.state.location.pathname}${router.state.location.search}`.replace(whole, '');
+  const go = (to: string): void => act(() => void router.navigate(`${whole}${to}`));
   const refetch = (): Promise<void> => queries.invalidateQueries({ queryKey: ['case', opened.id] });
-  return { user: userEvent.setup(), sent, asked, refetch };
+  return { user: userEvent.setup(), sent, asked, address, go, refetch };
 }
 
 const blank = {
@@ -261,18 +288,6 @@ interface Behind {
   children: ReactNode;
 }
 
-function Provided({ view, meanwhile, queries, children }: Behind & { queries: QueryClient }) {
-  return (
-    <MemoryRouter>
-      <QueryClientProvider client={queries}>
-        <Followed view={view} meanwhile={meanwhile}>
-          {children}
-        </Followed>
-      </QueryClientProvider>
-    </MemoryRouter>
-  );
-}
-
 /** The case follows what was stored, as it does behind the frame. */
 function Followed({ view: first, meanwhile, children }: Behind) {
   const queries = useQueryClient();
@@ -283,7 +298,11 @@ function Followed({ view: first, meanwhile, children }: Behind) {
     initialData: first,
     staleTime: Infinity,
   });
-  return <BenchProvider view={data}>{children}</BenchProvider>;
+  return (
+    <BenchProvider view={data}>
+      <ChosenProvider>{children}</ChosenProvider>
+    </BenchProvider>
+  );
 }
 
 /** What was sent, short: slot and content. */

@@ -1,12 +1,13 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Button, Input, Segmented, Select } from 'antd';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { placeLabel } from '../entry/slots';
 import { Theirs } from '../entry/Theirs';
 import { useBench } from '../entry/useBench';
 import { useDocument, type WrittenDocument } from '../entry/useDocument';
 import { PlanSide } from '../frame/PlanSide';
-import { useChosen } from '../frame/useChosen';
+import { useChosen } from '../frame/Chosen';
+import { useSection } from '../frame/useSection';
 import { answer, api, type CaseView } from '../shared/api';
 import { words } from '../shared/messages';
 import { author } from '../shared/person';
@@ -39,7 +40,7 @@ const draftOf = (view: CaseView): Draft => ({
 export default function Story() {
   const { view } = useBench();
   const [chosen, choose] = useChosen();
-  const [section, setSection] = useState<Section>('story');
+  const [section, setSection] = useSection(SECTIONS);
   const story = useStory(view);
   const label = placeLabel(view, chosen);
   const failed = story.draft.failed.includes(chosen);

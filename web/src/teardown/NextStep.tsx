@@ -3,6 +3,8 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useBench } from '../entry/useBench';
 import type { Schemas } from '../shared/api';
+import { whereMade } from '../entry/whereMade';
+import { useCatalogue } from '../shared/queries';
 import { words } from '../shared/messages';
 
 export type PlannedStep = Schemas['PlannedStepView'];
@@ -90,6 +92,7 @@ export function StepCard({ step, heading }: { step: PlannedStep; heading?: strin
 /** Something to be recorded first: a tick when it is there, the way to it when it is not. */
 function Required({ requirement }: { requirement: Requirement }) {
   const { view, slots, record, withdraw } = useBench();
+  const catalogue = useCatalogue();
   if (requirement.kind === 'confirm') {
     const slot = { place: 'engine', part: 'plan', item: `confirm.${requirement.code}` };
     const ticked = slots.get(slot).entry !== null;
@@ -107,9 +110,7 @@ function Required({ requirement }: { requirement: Requirement }) {
     );
   }
   const place = requirement.place;
-  const at =
-    place === null || place === 'engine' ? '' : (view.stations.find((one) => one.code === place || one.cylinder === place)?.code ?? '');
-  const step = WHERE[requirement.code] ?? (requirement.kind === 'reading' || requirement.kind === 'answer' ? 'before' : 'teardown');
+  const to = whereMade(requirement.kind, { place: place ?? 'engine', part: '', item: requirement.code }, catalogue.data);
   return (
     <li className={requirement.recorded ? '' : 'open'}>
       <span aria-hidden="true">{requirement.recorded ? '✓' : '○'}</span>
@@ -118,12 +119,10 @@ function Required({ requirement }: { requirement: Requirement }) {
         {!requirement.recorded && (
           <>
             {': '}
-            <Link to={`/case/${view.id}/${step}${at === '' ? '' : `?at=${at}`}`}>{requirement.known}</Link>
+            <Link to={`/case/${view.id}/${to}`}>{requirement.known}</Link>
           </>
         )}
       </span>
     </li>
   );
 }
-
-const WHERE: Record<string, string> = { installed_height: 'bench', lamp: 'teardown', slide: 'teardown' };

@@ -1,6 +1,5 @@
 import { Button, Input, Select } from 'antd';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import { useSearchParams } from 'react-router';
 import { nearest } from '../draw/HeadPlan';
 import { Keycap, Tag } from '../draw/Tag';
 import { TemperChip } from '../draw/Temper';
@@ -8,7 +7,8 @@ import { Asked } from '../entry/Asked';
 import { contentOf, placeLabel } from '../entry/slots';
 import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
-import { useChosen } from '../frame/useChosen';
+import { useChosen } from '../frame/Chosen';
+import { useSection } from '../frame/useSection';
 import { temper } from '../look/theme';
 import type { SignView } from '../shared/api';
 import { words } from '../shared/messages';
@@ -25,17 +25,6 @@ import './teardown.css';
 type Site = 'station' | 'cylinder' | 'engine';
 type Slot = 'part' | 'sign' | 'severity';
 const MODES = ['look', 'plan', 'pieces', 'photographs'] as const;
-type Mode = (typeof MODES)[number];
-
-/** What is done in the teardown, kept in the address beside the station. */
-function useMode(): [Mode, (mode: Mode) => void] {
-  const [search, setSearch] = useSearchParams();
-  const mode = MODES.find((one) => one === search.get('do')) ?? 'look';
-  return [
-    mode,
-    (next) => setSearch((old) => new URLSearchParams([...[...old].filter(([key]) => key !== 'do'), ['do', next]]), { replace: true }),
-  ];
-}
 
 /** Step 3: station by station, part by part: what is there, and what is firmly not there. */
 export default function Teardown() {
@@ -58,7 +47,7 @@ export default function Teardown() {
   const [sureness, setSureness] = useState(1);
   const [cleaned, setCleaned] = useState(false);
   const [fill, setFill] = useState<'filled' | 'drained' | null>(null);
-  const [mode, setMode] = useMode();
+  const [mode, setMode] = useSection(MODES);
   const teardown = useTeardown(view.id, view.revision);
   const state = cleaned ? ('after_cleaning' as const) : ('as_found' as const);
   const inputs = { part: useRef<HTMLInputElement>(null), sign: useRef<HTMLInputElement>(null), severity: useRef<HTMLInputElement>(null) };

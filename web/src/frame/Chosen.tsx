@@ -1,0 +1,63 @@
+import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useLocation, useSearchParams } from 'react-router';
+import { useBench } from '../entry/useBench';
+
+interface Chosen {
+  station: string;
+  choose: (station: string) => void;
+}
+
+const ChosenContext = createContext<Chosen | null>(null);
+
+/** The station that the hand is on, the same in every place of a case. */
+export function useChosen(): [string, (station: string) => void] {
+  const chosen = use(ChosenContext);
+  if (chosen === null) throw new Error('Outside of a case.');
+  return [chosen.station, chosen.choose];
+}
+
+/** The address is written when the hand rests: an arrow that is held down rewrites it once. */
+const REST = 200;
+
+/**
+ * The chosen station is that of the address, so that links, reloads and the way back lead to it. The hand does not wait for the
+ * address to change: what was chosen last goes before it until the address has it, or says something else.
+ */
+export function ChosenProvider({ children }: { children: ReactNode }) {
+  const { view } = useBench();
+  const { pathname } = useLocation();
+  const [search, setSearch] = useSearchParams();
+  const at = search.get('at');
+  const [ahead, setAhead] = useState<{ of: string | null; station: string } | null>(null);
+  // An address that came meanwhile from a link or the way back is newer than what the hand chose before it.
+  const [last, setLast] = useState<string | null>(null);
+  const wanted = ahead !== null && ahead.of === at ? ahead.station : (at ?? last);
+  const known = view.stations.find((one) => one.code === wanted || one.cylinder === wanted)?.code;
+  const station = known ?? view.story.failed[0] ?? view.stations[0]?.code ?? '';
+
+  useEffect(() => setLast(station), [station]); // a link that names no station stays where the hand is
+
+  const write = useRef(setSearch);
+  useEffect(() => {
+    write.current = setSearch;
+  });
+  useEffect(() => {
+    if (ahead === null || ahead.of !== at || ahead.station === at) return;
+    const timer = setTimeout(
+      () =>
+        write.current((old) => new URLSearchParams([...[...old].filter(([key]) => key !== 'at'), ['at', ahead.station]]), {
+          replace: true,
+        }),
+      REST,
+    );
+    return () => clearTimeout(timer);
+  }, [ahead, at, pathname]);
+
+  const latest = useRef(at);
+  useEffect(() => {
+    latest.current = at;
+  }, [at]);
+  const choose = useCallback((code: string): void => setAhead({ of: latest.current, station: code }), []);
+  const chosen = useMemo(() => ({ station, choose }), [station, choose]);
+  return <ChosenContext value={chosen}>{children}</ChosenContext>;
+}
