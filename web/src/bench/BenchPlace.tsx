@@ -57,7 +57,7 @@ export default function BenchPlace() {
           <Select
             value={view.settings.school}
             aria-label={words.bench.school}
-            onChange={(school: string) => void settings.change({ ...view.settings, school })}
+            onChange={(school: string) => settings.change({ ...view.settings, school })}
             style={{ width: 170 }}
             options={(catalogue.data?.schools ?? []).map((school) => ({
               value: school.code,
@@ -65,6 +65,11 @@ export default function BenchPlace() {
               title: school.meaning,
             }))}
           />
+          {settings.problem !== null && (
+            <span className="wrong" role="alert">
+              {settings.problem}
+            </span>
+          )}
         </div>
         <Remarks list={told.data?.code === page.layout.code ? told.data.remarks : []} />
         <Sheet key={page.key} layout={page.layout} face={page.face} across={direction === 'across'} at={chosen} onRow={choose} />

@@ -1,6 +1,7 @@
 import { Select } from 'antd';
 import { words } from '../shared/messages';
 import type { Schemas } from '../shared/api';
+import { Radios } from '../shared/Radios';
 import { placeLabel } from './slots';
 import { useBench } from './useBench';
 import './entry.css';
@@ -35,16 +36,19 @@ export function Asked({ question, place, narrow = false }: { question: Question;
   return (
     <fieldset className="asked">
       <legend>{question.ask}</legend>
-      <div className="severities" role="radiogroup" aria-label={name}>
-        <button type="button" role="radio" aria-checked={chosen === null} onClick={() => answer(null)}>
-          {words.before.notAsked}
+      <Radios
+        label={name}
+        value={chosen}
+        options={question.choices.map((one) => ({ value: one.code, label: one.label, title: one.meaning }))}
+        onChange={answer}
+      />
+      {chosen === null ? (
+        <span className="note not-asked">{words.before.notAsked}</span>
+      ) : (
+        <button type="button" className="take-back" aria-label={words.story.takeBack(name)} onClick={() => answer(null)}>
+          {words.teardown.takeBack}
         </button>
-        {question.choices.map((one) => (
-          <button key={one.code} type="button" role="radio" aria-checked={chosen === one.code} onClick={() => answer(one.code)}>
-            {one.label}
-          </button>
-        ))}
-      </div>
+      )}
       {choice && <p className="note">{choice.meaning}</p>}
     </fieldset>
   );

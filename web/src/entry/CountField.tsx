@@ -1,5 +1,5 @@
-import { InputNumber } from 'antd';
-import { useState } from 'react';
+import { words } from '../shared/messages';
+import { EntryField } from './EntryField';
 
 interface Props {
   value: number | null;
@@ -10,25 +10,19 @@ interface Props {
 }
 
 const MOST = 500;
+const isCount = (text: string): boolean => /^\d+$/.test(text) && Number(text) <= MOST;
 
 /** A number of pieces: recorded when the field is left or Enter is pressed, not with each digit. */
 export function CountField({ value, label, disabled = false, onCounted }: Props) {
-  const [typed, setTyped] = useState<number | null | undefined>(undefined);
-  const finish = (): void => {
-    if (typed !== undefined && typed !== null && typed !== value) onCounted(typed);
-    setTyped(undefined);
-  };
   return (
-    <InputNumber
-      value={typed === undefined ? value : typed}
-      min={0}
-      max={MOST}
-      precision={0}
+    <EntryField
+      label={label}
+      stands={value === null ? '' : String(value)}
+      check={(text) => (isCount(text) ? null : words.pieces.notACount(MOST))}
+      onRecord={(text) => text !== '' && onCounted(Number(text))}
+      isFigure
+      width={70}
       disabled={disabled}
-      aria-label={label}
-      onChange={setTyped}
-      onBlur={finish}
-      onPressEnter={finish}
     />
   );
 }

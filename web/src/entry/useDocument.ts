@@ -1,3 +1,4 @@
+import { useMutation } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Refused } from '../shared/api';
 import { failureWords } from '../shared/failure';
@@ -52,8 +53,6 @@ const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.s
  */
 export function useDocument<T extends object>({ key, stands, version, isReadable, put, refetch }: Source<T>): WrittenDocument<T> {
   const [own, setOwn] = useState<Kept<T> | null>(() => read(key, isReadable));
-  const [saving, setSaving] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
   const latest = useRef(own);
   const keep = (kept: Kept<T> | null): void => {
     latest.current = kept;
@@ -61,43 +60,38 @@ export function useDocument<T extends object>({ key, stands, version, isReadable
     if (kept === null) localStorage.removeItem(key);
     else localStorage.setItem(key, JSON.stringify(kept));
   };
-  const draft = own?.draft ?? stands;
+  const saving = useMutation({
+    mutationFn: ({ wanted, seen }: { wanted: T; seen: number }) => put(wanted, seen),
+    onSuccess: (written, { wanted }) => {
+      const now = latest.current;
+      keep(now === null || now.draft === wanted ? null : { draft: now.draft, base: wanted, version: written });
+    },
+    onError: (error) => (error instanceof Refused && error.problem.status === 412 ? refetch().catch(() => undefined) : undefined),
+  });
   // A version that says the same of this document, as after a change of a setting beside it, overtakes nothing.
-  const isOvertaken = own !== null && !saving && own.version !== version && !isSame(own.base, stands);
+  const isOvertaken = own !== null && !saving.isPending && own.version !== version && !isSame(own.base, stands);
+
   return {
-    draft,
-    state: saving ? 'saving' : isOvertaken ? 'conflict' : own === null ? 'saved' : 'changed',
+    draft: own?.draft ?? stands,
+    state: saving.isPending ? 'saving' : isOvertaken ? 'conflict' : own === null ? 'saved' : 'changed',
     theirs: isOvertaken ? stands : null,
-    problem,
+    problem: saving.error === null ? null : failureWords(saving.error),
     change: (part) => {
       const now = latest.current;
       const changed = { ...(now?.draft ?? stands), ...part };
       keep({ draft: changed, base: now?.base ?? stands, version: now?.version ?? version });
       return changed;
     },
-    save: async (given) => {
-      const wanted = given ?? latest.current?.draft ?? stands;
+    save: (given) => {
       const begun = latest.current;
+      const wanted = given ?? begun?.draft ?? stands;
       // Where theirs is shown, saving again goes over what was seen.
       const seen = begun === null || isOvertaken || isSame(begun.base, stands) ? version : begun.version;
-      setSaving(true);
-      try {
-        const written = await put(wanted, seen);
-        const now = latest.current;
-        keep(now === null || now.draft === wanted ? null : { draft: now.draft, base: wanted, version: written });
-        setProblem(null);
-        return written;
-      } catch (error) {
-        setProblem(failureWords(error));
-        if (error instanceof Refused && error.problem.status === 412) await refetch().catch(() => undefined);
-        return null;
-      } finally {
-        setSaving(false);
-      }
+      return saving.mutateAsync({ wanted, seen }).catch(() => null);
     },
     takeTheirs: () => {
       keep(null);
-      setProblem(null);
+      saving.reset();
     },
   };
 }

@@ -1,23 +1,21 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { Button, Input, InputNumber, Select } from 'antd';
-import { useEffect, useState } from 'react';
+import { Button } from 'antd';
 import { DaysRule } from '../draw/DaysRule';
+import { EntryField } from '../entry/EntryField';
+import { reasonOf, refusedIn } from '../entry/refusal';
 import { useBench } from '../entry/useBench';
-import { PlanSide } from '../frame/PlanSide';
 import { useChosen } from '../frame/Chosen';
-import { answer, api, type EntryInput, type Schemas } from '../shared/api';
-import { failureWords } from '../shared/failure';
+import { PlanSide } from '../frame/PlanSide';
+import type { EntryInput } from '../shared/api';
 import { today } from '../shared/days';
 import { words } from '../shared/messages';
-import { author } from '../shared/person';
-import { caseKey, useSchedule } from '../shared/queries';
-import { uuidv7 } from '../shared/uuid';
+import { useSchedule } from '../shared/queries';
+import { AskLaboratory } from './AskLaboratory';
+import { NewTask } from './NewTask';
+import { Reports } from './Reports';
+import { taskSlot, type Task } from './taskSlot';
 import './days.css';
 
-type Task = Schemas['ScheduledTaskView'];
-type Kind = NonNullable<EntryInput['data']['kind']>;
-
-const taskSlot = (id: string) => ({ place: 'engine', part: 'schedule', item: 'task', index: id });
+const PROMISE = { place: 'engine', part: 'schedule', item: 'promise' };
 
 /** The days ahead of a case: what can be done now, what waits for what, and when it can be finished. */
 export default function Days() {
@@ -25,15 +23,8 @@ export default function Days() {
   const [chosen, choose] = useChosen();
   const schedule = useSchedule(view.id, view.revision);
   const data = schedule.data;
-  const [promised, setPromised] = useState<string | null>(null);
-  const promise = slots.get({ place: 'engine', part: 'schedule', item: 'promise' }).entry?.content.date ?? '';
-  const keepPromise = (): void => {
-    if (promised === null || promised === promise) return;
-    const slot = { place: 'engine', part: 'schedule', item: 'promise' };
-    if (promised === '') withdraw(slot, words.days.promised);
-    else record('promise', slot, { date: promised }, `${words.days.promised} ${promised}`);
-    setPromised(null);
-  };
+  const promiseState = slots.get(PROMISE);
+  const refused = refusedIn(promiseState);
   const change = (task: Task, part: EntryInput['data'], what: string): void => {
     const now = slots.get(taskSlot(task.id)).entry?.content ?? {};
     record('task', taskSlot(task.id), { ...now, ...part }, `${task.label}, ${what}`);
@@ -49,15 +40,17 @@ export default function Days() {
           <h2>{words.days.title}</h2>
           <label>
             {words.days.promised}{' '}
-            <Input
-              value={promised ?? promise}
-              data-committed={promise}
+            <EntryField
+              label={words.days.promised}
+              stands={promiseState.entry?.content.date ?? ''}
+              refused={refused === null ? null : { text: refused.entry.data.date ?? '', reason: reasonOf(refused) }}
               placeholder="2026-12-01"
-              style={{ width: 130 }}
-              aria-label={words.days.promised}
-              onChange={(event) => setPromised(event.target.value.trim())}
-              onBlur={keepPromise}
-              onPressEnter={keepPromise}
+              width={130}
+              onRecord={(date) =>
+                date === ''
+                  ? withdraw(PROMISE, words.days.promised)
+                  : record('promise', PROMISE, { date }, `${words.days.promised} ${date}`)
+              }
             />
           </label>
           {data && data.daysPromised !== null && (
@@ -121,174 +114,5 @@ export default function Days() {
         <Reports />
       </div>
     </div>
-  );
-}
-
-function NewTask({ tasks }: { tasks: readonly Task[] }) {
-  const { record } = useBench();
-  const [label, setLabel] = useState('');
-  const [kind, setKind] = useState<Kind>('work');
-  const [least, setLeast] = useState<number | null>(1);
-  const [most, setMost] = useState<number | null>(null);
-  const [due, setDue] = useState('');
-  const [after, setAfter] = useState<string[]>([]);
-  const add = (): void => {
-    if (label.trim() === '') return;
-    record(
-      'task',
-      taskSlot(uuidv7()),
-      {
-        label: label.trim(),
-        kind,
-        leastDays: least ?? 0,
-        mostDays: most ?? least ?? 0,
-        ...(due === '' ? {} : { due }),
-        ...(after.length === 0 ? {} : { after }),
-      },
-      label.trim(),
-    );
-    setLabel('');
-    setDue('');
-    setAfter([]);
-  };
-  return (
-    <form
-      className="new-task"
-      aria-label={words.days.add}
-      onSubmit={(event) => {
-        event.preventDefault();
-        add();
-      }}
-    >
-      <h3>{words.days.add}</h3>
-      <Input
-        value={label}
-        placeholder={words.days.what}
-        aria-label={words.days.what}
-        onChange={(event) => setLabel(event.target.value)}
-        maxLength={200}
-      />
-      <Select<Kind>
-        value={kind}
-        onChange={setKind}
-        aria-label={words.days.kind}
-        options={(['work', 'parts', 'customer', 'laboratory'] as const).map((value) => ({ value, label: words.days.kinds[value] }))}
-      />
-      <label>
-        <InputNumber value={least} min={0} aria-label={words.days.leastDays} onChange={setLeast} /> {words.days.to}{' '}
-        <InputNumber value={most} min={0} aria-label={words.days.mostDays} onChange={setMost} /> {words.days.unit}
-      </label>
-      <Input value={due} placeholder={words.days.due} aria-label={words.days.due} onChange={(event) => setDue(event.target.value.trim())} />
-      <Select
-        mode="multiple"
-        value={after}
-        onChange={setAfter}
-        placeholder={words.days.after}
-        aria-label={words.days.after}
-        options={tasks.filter((task) => task.readiness !== 'done').map((task) => ({ value: task.id, label: task.label }))}
-      />
-      <Button htmlType="submit" disabled={label.trim() === ''}>
-        {words.days.addIt}
-      </Button>
-    </form>
-  );
-}
-
-/** Sends a request to one of the laboratories; the report comes back to this case. */
-function AskLaboratory() {
-  const { view } = useBench();
-  const queries = useQueryClient();
-  const laboratories = useQuery({ queryKey: ['laboratories'], queryFn: () => answer(api.GET('/api/laboratories')), staleTime: Infinity });
-  const [code, setCode] = useState<string | null>(null);
-  const [request, setRequest] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
-  const ask = async (): Promise<void> => {
-    try {
-      await answer(
-        api.POST('/api/cases/{id}/laboratory-requests', {
-          params: { path: { id: view.id } },
-          body: { id: uuidv7(), task: uuidv7(), laboratory: code ?? '', request: request.trim(), by: author() },
-        }),
-      );
-      setRequest('');
-      setProblem(null);
-      await queries.invalidateQueries({ queryKey: caseKey(view.id) });
-    } catch (error) {
-      setProblem(failureWords(error));
-    }
-  };
-  return (
-    <form
-      className="new-task"
-      aria-label={words.days.ask}
-      onSubmit={(event) => {
-        event.preventDefault();
-        void ask();
-      }}
-    >
-      <h3>{words.days.ask}</h3>
-      <Input
-        value={request}
-        maxLength={400}
-        placeholder={words.days.question}
-        aria-label={words.days.question}
-        onChange={(event) => setRequest(event.target.value)}
-      />
-      <Select
-        value={code}
-        placeholder={words.days.whom}
-        aria-label={words.days.whom}
-        onChange={setCode}
-        options={(laboratories.data ?? []).map((one) => ({ value: one.code, label: one.label }))}
-      />
-      <Button htmlType="submit" disabled={code === null || request.trim() === ''}>
-        {words.days.send}
-      </Button>
-      {problem !== null && (
-        <p className="wrong" role="alert">
-          {problem}
-        </p>
-      )}
-    </form>
-  );
-}
-
-const LOOK_AGAIN = 5000;
-
-/** What laboratories answered. Looked for now and then while something is out. */
-function Reports() {
-  const { view, slots } = useBench();
-  const queries = useQueryClient();
-  const reports = slots.standing('report');
-  const out = slots.standing('task').some((task) => task.content.kind === 'laboratory' && task.content.taskState === 'begun');
-  useEffect(() => {
-    if (!out) return;
-    const timer = setInterval(() => void queries.invalidateQueries({ queryKey: caseKey(view.id) }), LOOK_AGAIN);
-    return () => clearInterval(timer);
-  }, [out, queries, view.id]);
-  if (reports.length === 0) return null;
-  return (
-    <section aria-label={words.days.reports}>
-      <h3>{words.days.reports}</h3>
-      {reports.map((report) => (
-        <article key={report.id} className="lab-report">
-          <b>{report.content.laboratory}</b> {report.content.simulated && <span className="wrong">{words.days.simulated}</span>}
-          <p className="note">{report.content.words}</p>
-          <table>
-            <tbody>
-              {(report.content.results ?? []).map((one) => (
-                <tr key={one.name}>
-                  <td>{one.name}</td>
-                  <td className="figure">
-                    {one.value} {one.unit}
-                  </td>
-                  <td className="quiet">{one.remark}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </article>
-      ))}
-    </section>
   );
 }

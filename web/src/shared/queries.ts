@@ -4,9 +4,9 @@ import { answer, api, type CaseView, type LedgerView, type RankingView, type Sch
 
 export const caseKey = (id: string): string[] => ['case', id];
 
-export function useCase(id: string): UseQueryResult<CaseView> {
-  return useQuery({ queryKey: caseKey(id), queryFn: () => answer(api.GET('/api/cases/{id}', { params: { path: { id } } })) });
-}
+export const fetchCase = (id: string): Promise<CaseView> => answer(api.GET('/api/cases/{id}', { params: { path: { id } } }));
+
+export const useCase = (id: string): UseQueryResult<CaseView> => useQuery({ queryKey: caseKey(id), queryFn: () => fetchCase(id) });
 
 export function useCatalogue(): UseQueryResult<Schemas['CatalogueView']> {
   return useQuery({ queryKey: ['catalogue'], queryFn: () => answer(api.GET('/api/catalogue')), staleTime: Infinity });

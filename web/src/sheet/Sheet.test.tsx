@@ -168,7 +168,7 @@ test('a question is answered, changed and taken back', async () => {
   await user.click(screen.getByRole('radio', { name: 'by finger' }));
   expect(screen.getByText('Oil film or a light burr.')).toBeVisible();
   await user.click(screen.getByRole('radio', { name: 'would not slide' }));
-  await user.click(screen.getByRole('radio', { name: 'not asked' }));
+  await user.click(screen.getByRole('button', { name: /^take back/ }));
   await expect
     .poll(() => sent.map((entry) => [entry.kind, entry.data.choice ?? null]))
     .toEqual([

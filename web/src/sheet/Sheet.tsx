@@ -1,11 +1,13 @@
 import { Button, Select } from 'antd';
-import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Keycap, Tag } from '../draw/Tag';
 import { MarginRule } from '../draw/MarginRule';
 import { Asked } from '../entry/Asked';
-import { slotKey } from '../entry/slots';
+import { draftsOf } from '../entry/drafts';
+import { slotKey, type SlotAddress } from '../entry/slots';
 import { useBench } from '../entry/useBench';
 import { answer, api, Refused, type MarginView, type Schemas } from '../shared/api';
+import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
 import { useCatalogue, useSheet } from '../shared/queries';
 import {
@@ -23,6 +25,14 @@ import { SheetCell } from './SheetCell';
 import { SheetFoot } from './SheetFoot';
 import { ofMargin, ofValue, TraceDialog, type Subject } from './TraceDialog';
 import './sheet.css';
+
+const SHEET_KEYS = [
+  { shown: 'Enter', does: words.keysDo.save },
+  { shown: 'Shift Enter', does: words.keysDo.saveBack },
+  { shown: 'Arrows', does: words.keysDo.cells },
+  { shown: 'Esc', does: words.keysDo.putBack },
+  { shown: 'F8', does: words.keysDo.gauge },
+];
 
 interface Props {
   layout: SheetLayout;
@@ -50,7 +60,6 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
   const catalogue = useCatalogue();
   const told = useSheet(view.id, view.revision, layout.code);
   const [live, setLive] = useState({ column: '', line: 0 });
-  const [typing, setTyping] = useState(false);
   const [heights, setHeights] = useState<Record<string, string>>({});
   const [gauges, setGauges] = useState<Record<string, string>>({});
   const [trace, setTrace] = useState<Subject | null>(null);
@@ -74,6 +83,27 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
     return onRowOf !== undefined && of !== undefined && leavesOut?.(onRowOf, of) !== true;
   };
 
+  const slotAt = (cell: Cell): SlotAddress | null => {
+    const of = layout.columns[cell.column];
+    const where = layout.rows[cell.row];
+    return of === undefined || where === undefined ? null : slotOf(of, where, chosen(cell.line));
+  };
+  const here = { row: r, line, column: c };
+  const drafts = draftsOf(view.id);
+  const isTyping = (): boolean => {
+    const slot = slotAt(here);
+    return slot !== null && drafts.get(slotKey(slot)) !== null;
+  };
+  /** A press on another cell of the sheet enters what was typed in this one, as Enter does. */
+  const press = (cell: Cell): void => {
+    const slot = slotAt(here);
+    const typed = slot === null ? null : drafts.get(slotKey(slot));
+    if (slot !== null && typed !== null) {
+      drafts.set(slotKey(slot), null);
+      if (typed.trim() !== (slots.get(slot).entry?.shown ?? '')) commit(here, typed);
+    }
+    goTo(cell);
+  };
   const goTo = (cell: Cell): void => {
     onRow(layout.rows[cell.row]?.key ?? at);
     setLive({ column: layout.columns[cell.column]?.key ?? '', line: cell.line });
@@ -135,7 +165,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
         const where = layout.rows[cell.row];
         return of !== undefined && where !== undefined && slotKey(slotOf(of, where, chosen(cell.line))) === key;
       });
-      if (owner && !typing) goTo(owner);
+      if (owner && !isTyping()) goTo(owner);
     }
   });
 
@@ -164,11 +194,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
       setGaugeProblem(error instanceof Refused ? error.message : words.bench.gaugeSilent);
     }
   };
-  const onKey = (event: KeyboardEvent): void => {
-    if (event.key !== 'F8') return;
-    event.preventDefault();
-    void fromGauge();
-  };
+  const onKey = useKeys([{ shown: 'F8', does: words.keysDo.gauge, on: /^F8$/, run: () => void fromGauge() }], SHEET_KEYS);
 
   const outgoing = row === undefined || column === undefined ? null : slots.get(slotOf(column, row, chosen(line))).outgoing;
   const unsettled = outgoing !== null && outgoing.state !== 'waiting' ? outgoing : null;
@@ -242,11 +268,12 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
                       <SheetCell
                         key={of.key}
                         name={cellName(where, of, lines[l])}
+                        caseId={view.id}
+                        slot={slotKey(slotOf(of, where, chosen(l)))}
                         state={slots.get(slotOf(of, where, chosen(l)))}
                         active={i === r && l === line && j === c}
                         headAt={of.atHeight ? testHeight(of) : null}
-                        onOpen={() => goTo(cell)}
-                        onTyping={setTyping}
+                        onOpen={() => press(cell)}
                         onCommit={(text, along) => {
                           if (text !== null) commit(cell, text);
                           if (along !== 0) move(cell, along);

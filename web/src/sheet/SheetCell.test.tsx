@@ -1,6 +1,7 @@
-import { render, screen } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { expect, test, vi } from 'vitest';
+import { beforeEach, expect, test, vi } from 'vitest';
+import { draftsOf } from '../entry/drafts';
 import type { EntryView } from '../shared/api';
 import type { Outgoing } from '../entry/outbox';
 import type { SlotState } from '../entry/slots';
@@ -21,11 +22,12 @@ const refused = (text: string, offers: string[]): SlotState => ({
   } as unknown as Outgoing,
 });
 
+beforeEach(() => draftsOf('c').set('A1-E1/valve/lash/', null));
+
 function draw(state: SlotState, active = true) {
   const commit = vi.fn();
   const step = vi.fn();
   const open = vi.fn();
-  const typing = vi.fn();
   render(
     <table>
       <tbody>
@@ -36,7 +38,8 @@ function draw(state: SlotState, active = true) {
             active={active}
             headAt={null}
             onOpen={open}
-            onTyping={typing}
+            caseId="c"
+            slot="A1-E1/valve/lash/"
             onCommit={commit}
             onStep={step}
           />
@@ -44,7 +47,7 @@ function draw(state: SlotState, active = true) {
       </tbody>
     </table>,
   );
-  return { commit, step, open, typing, user: userEvent.setup() };
+  return { commit, step, open, user: userEvent.setup() };
 }
 
 test('Enter records what was typed and goes on; Shift and Enter goes back', async () => {
@@ -97,12 +100,32 @@ test('Enter on a refused entry takes the first offer; a correction goes before i
   expect(commit).toHaveBeenLastCalledWith('0.017', 1);
 });
 
-test('what is being typed is told, so that nothing takes the hand away', async () => {
-  const { typing, user } = draw(EMPTY);
-  await user.keyboard('1');
-  expect(typing).toHaveBeenLastCalledWith(true);
-  await user.keyboard('{Enter}');
-  expect(typing).toHaveBeenLastCalledWith(false);
+test('a half-typed reading is a draft in its cell: leaving the field records nothing and loses nothing', async () => {
+  const { commit, user } = draw(filled('0.016'));
+  await user.keyboard('2.0');
+  screen.getByRole('textbox').blur();
+  expect(commit).not.toHaveBeenCalled();
+  expect(screen.getByRole('textbox')).toHaveValue('2.0');
+  cleanup();
+  const later = draw(filled('0.016'), false);
+  expect(screen.getByLabelText('1E lash: 2.0, half typed, not entered')).toBeVisible();
+  cleanup();
+  const again = draw(filled('0.016'));
+  await again.user.keyboard('{End}5{Enter}');
+  expect(again.commit).toHaveBeenLastCalledWith('2.05', 1);
+  expect(later.commit).not.toHaveBeenCalled();
+});
+
+test('Tab enters what was typed, as Enter does, and goes where Tab goes', async () => {
+  const { commit, user } = draw(EMPTY);
+  await user.keyboard('0.018{Tab}');
+  expect(commit).toHaveBeenCalledExactlyOnceWith('0.018', 0);
+});
+
+test('what an input method composes is its own', () => {
+  const { commit } = draw(EMPTY);
+  fireEvent.keyDown(screen.getByRole('textbox'), { key: 'Enter', isComposing: true });
+  expect(commit).not.toHaveBeenCalled();
 });
 
 test('a cell that is not live opens when pressed, and says what it holds', async () => {
@@ -123,7 +146,8 @@ test('a load taken at another height than the head says so', () => {
             active={false}
             headAt="1.800"
             onOpen={vi.fn()}
-            onTyping={vi.fn()}
+            caseId="c"
+            slot="other"
             onCommit={vi.fn()}
             onStep={vi.fn()}
           />

@@ -1,10 +1,11 @@
-import { useState } from 'react';
+import { EntryField } from '../entry/EntryField';
+import { reasonOf, refusedIn } from '../entry/refusal';
 import { useBench } from '../entry/useBench';
 import type { CaseView } from '../shared/api';
 import { words } from '../shared/messages';
 import { useCatalogue } from '../shared/queries';
 import { HowWellKnown, type Standing } from './HowWellKnown';
-import { ClaimCell } from './Claimed';
+import { ClaimCell } from './ClaimCell';
 
 type BuildPart = CaseView['buildParts'][number];
 
@@ -58,33 +59,24 @@ export function ClaimedParts() {
 function WordsCell({ part, place }: { part: BuildPart; place: string }) {
   const { slots, record, withdraw } = useBench();
   const slot = { place, part: part.code, item: 'claimed.words' };
-  const { entry } = slots.get(slot);
+  const state = slots.get(slot);
+  const { entry } = state;
+  const refused = refusedIn(state);
   const stands = entry?.content.words ?? '';
   const standing = (entry?.standing ?? 'said') as Standing;
-  const [typed, setTyped] = useState<string | null>(null);
-  const name = `${part.label}${place === 'engine' ? '' : place === 'kind-I' ? ', all intakes' : ', all exhausts'}`;
-  const commit = (): void => {
-    if (typed === null) return;
-    setTyped(null);
-    const text = typed.trim();
-    if (text === stands) return;
-    if (text === '') withdraw(slot, name);
-    else record('claim', slot, { words: text, standing: standing === 'unknown' ? 'said' : standing }, `claimed ${name}`);
-  };
+  const name = `${part.label}${words.story.ofKind[place] ?? ''}`;
   return (
     <div className="claim">
-      <input
-        className="cell-input words"
-        value={typed ?? stands}
-        data-committed={stands}
-        aria-label={`claimed ${name}`}
+      <EntryField
+        label={`claimed ${name}`}
+        stands={stands}
+        refused={refused === null ? null : { text: refused.entry.data.words ?? '', reason: reasonOf(refused) }}
         maxLength={1000}
-        onChange={(event) => setTyped(event.target.value)}
-        onBlur={commit}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') commit();
-          if (event.key === 'Escape') setTyped(null);
-        }}
+        onRecord={(text) =>
+          text === ''
+            ? withdraw(slot, name)
+            : record('claim', slot, { words: text, standing: standing === 'unknown' ? 'said' : standing }, `claimed ${name}`)
+        }
       />
       <HowWellKnown
         value={standing}

@@ -1,0 +1,66 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Button, Input, Select } from 'antd';
+import { useState } from 'react';
+import { useBench } from '../entry/useBench';
+import { answer, api } from '../shared/api';
+import { failureWords } from '../shared/failure';
+import { words } from '../shared/messages';
+import { author } from '../shared/person';
+import { caseKey } from '../shared/queries';
+import { uuidv7 } from '../shared/uuid';
+
+/** Sends a request to one of the laboratories; the report comes back to this case. */
+export function AskLaboratory() {
+  const { view } = useBench();
+  const queries = useQueryClient();
+  const laboratories = useQuery({ queryKey: ['laboratories'], queryFn: () => answer(api.GET('/api/laboratories')), staleTime: Infinity });
+  const [code, setCode] = useState<string | null>(null);
+  const [request, setRequest] = useState('');
+  const asking = useMutation({
+    mutationFn: (body: { laboratory: string; request: string }) =>
+      answer(
+        api.POST('/api/cases/{id}/laboratory-requests', {
+          params: { path: { id: view.id } },
+          body: { id: uuidv7(), task: uuidv7(), ...body, by: author() },
+        }),
+      ),
+    onSuccess: () => {
+      setRequest('');
+      return queries.invalidateQueries({ queryKey: caseKey(view.id) });
+    },
+  });
+  return (
+    <form
+      className="new-task"
+      aria-label={words.days.ask}
+      onSubmit={(event) => {
+        event.preventDefault();
+        asking.mutate({ laboratory: code ?? '', request: request.trim() });
+      }}
+    >
+      <h3>{words.days.ask}</h3>
+      <Input
+        value={request}
+        maxLength={400}
+        placeholder={words.days.question}
+        aria-label={words.days.question}
+        onChange={(event) => setRequest(event.target.value)}
+      />
+      <Select
+        value={code}
+        placeholder={words.days.whom}
+        aria-label={words.days.whom}
+        onChange={setCode}
+        options={(laboratories.data ?? []).map((one) => ({ value: one.code, label: one.label }))}
+      />
+      <Button htmlType="submit" disabled={code === null || request.trim() === '' || asking.isPending}>
+        {words.days.send}
+      </Button>
+      {asking.error !== null && (
+        <p className="wrong" role="alert">
+          {failureWords(asking.error)}
+        </p>
+      )}
+    </form>
+  );
+}

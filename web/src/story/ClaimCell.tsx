@@ -1,0 +1,51 @@
+import { EntryField } from '../entry/EntryField';
+import { reasonOf, refusedIn } from '../entry/refusal';
+import { useBench } from '../entry/useBench';
+import type { ColumnView } from '../shared/api';
+import { words } from '../shared/messages';
+import { HowWellKnown, type Standing } from './HowWellKnown';
+
+/** One claimed figure: saved when the field is left or Enter pressed; a refused one stays with its reason. */
+export function ClaimCell({ column, place, coil = 'outer' }: { column: ColumnView; place: string; coil?: string }) {
+  const { slots, record, withdraw } = useBench();
+  const slot = { place, part: column.part, item: `claimed.${column.code}`, index: column.byCoil ? coil : null };
+  const state = slots.get(slot);
+  const { entry } = state;
+  const refused = refusedIn(state);
+  const written = (text: string, at: string): string => (column.atHeight && at !== '' ? `${text} at ${at}` : text);
+  const stands = entry === null || entry.standing === 'unknown' ? '' : written(entry.text ?? '', entry.atText ?? '');
+  const standing = (entry?.standing ?? refused?.entry.data.standing ?? 'said') as Standing;
+  const name = `${column.label}${words.story.ofKind[place] ?? ''}`;
+
+  const post = (text: string, how: Standing): void => {
+    if (how === 'unknown') {
+      record('claim', slot, { standing: 'unknown' }, `${name}, unknown`);
+      return;
+    }
+    const [value = '', at] = column.atHeight ? text.split(/\s+at\s+|\s*@\s*/i) : [text];
+    record('claim', slot, { text: value, standing: how, ...(at === undefined ? {} : { atText: at }) }, `claimed ${name}, ${text}`);
+  };
+  return (
+    <div className="claim">
+      <EntryField
+        label={`claimed ${name}`}
+        stands={stands}
+        refused={
+          refused === null
+            ? null
+            : { text: written(refused.entry.data.text ?? '', refused.entry.data.atText ?? ''), reason: reasonOf(refused) }
+        }
+        placeholder={placeholderOf(column)}
+        isFigure
+        onRecord={(text) => (text === '' ? withdraw(slot, name) : post(text, standing === 'unknown' ? 'said' : standing))}
+      />
+      <HowWellKnown value={standing} name={name} onChange={(how) => (how === 'unknown' || stands !== '') && post(stands, how)} />
+    </div>
+  );
+}
+
+/** How it is to be typed: a load with its height, a figure in the unit that both systems share. */
+function placeholderOf({ atHeight, units }: ColumnView): string {
+  if (atHeight) return words.story.loadAtHeight;
+  return units.every((unit) => unit === units[0]) ? (units[0] ?? '') : '';
+}
