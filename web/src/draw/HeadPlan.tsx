@@ -1,6 +1,7 @@
-import { useRef, type KeyboardEvent } from 'react';
+import type { KeyboardEvent, MouseEvent } from 'react';
 import type { PlanCell, PlanView } from '../shared/api';
 import { temper } from '../look/theme';
+import { useRoving } from '../shared/useRoving';
 
 /** What one cell shows under the lens in use. */
 export interface CellReading {
@@ -23,7 +24,8 @@ interface Props {
   chosen?: string | null;
   /** The station whose turn it is next. */
   next?: string | null;
-  onChoose?: (station: string) => void;
+  /** Told of the station; `walks` says that an arrow went there and the hand stays on the plan. */
+  onChoose?: (station: string, walks: boolean) => void;
   /** On its side, front to the left, for the queue. */
   lying?: boolean;
   /** So small that a reported failure fills its cell, and nothing else is written. */
@@ -38,7 +40,9 @@ function octagon(x: number, y: number, radius: number): string {
   return `M${x - b} ${y - a}H${x + b}L${x + a} ${y - b}V${y + b}L${x + b} ${y + a}H${x - b}L${x - a} ${y + b}V${y - b}Z`;
 }
 
+/** The nearest cell in the direction of an arrow; null for other keys, and at the edge. */
 export function nearest(cells: readonly PlanCell[], from: PlanCell, key: string): PlanCell | null {
+  if (!key.startsWith('Arrow')) return null;
   let best: PlanCell | null = null;
   let least = Infinity;
   for (const cell of cells) {
@@ -57,25 +61,22 @@ export function nearest(cells: readonly PlanCell[], from: PlanCell, key: string)
 
 /** The engine, looking down on the heads: the navigator of a case. */
 export function HeadPlan({ plan, reading, failed, chosen = null, next = null, onChoose, lying = false, small, label }: Props) {
-  const svg = useRef<SVGSVGElement>(null);
+  const roving = useRoving<SVGSVGElement>(
+    (from, key) => {
+      const cell = plan.cells[from];
+      const to = cell === undefined ? null : key === 'Home' ? plan.cells[0] : nearest(plan.cells, cell, key);
+      return to == null ? null : plan.cells.indexOf(to);
+    },
+    { onWalk: (i) => onChoose?.(plan.cells[i]?.station ?? '', true) },
+  );
   const focusable = chosen ?? plan.cells[0]?.station;
-
-  const onKeyDown = (event: KeyboardEvent, cell: PlanCell): void => {
-    if (onChoose === undefined) return;
-    const target = event.key === 'Home' ? plan.cells[0] : event.key.startsWith('Arrow') ? nearest(plan.cells, cell, event.key) : null;
-    if (target) {
-      event.preventDefault();
-      event.stopPropagation();
-      onChoose(target.station);
-      svg.current?.querySelector<SVGGElement>(`[data-station="${target.station}"]`)?.focus();
-    }
-  };
 
   const chosenCell = plan.cells.find((cell) => cell.station === chosen);
   return (
     <div className={lying ? 'plan lying' : 'plan'}>
       <svg
-        ref={svg}
+        ref={roving.ref}
+        onKeyDown={onChoose && roving.onKeyDown}
         viewBox={lying ? `0 0 ${plan.height} ${plan.width}` : `0 0 ${plan.width} ${plan.height}`}
         role={onChoose ? 'grid' : 'img'}
         aria-label={label}
@@ -188,7 +189,7 @@ export function HeadPlan({ plan, reading, failed, chosen = null, next = null, on
                     lying={lying}
                     small={small === true}
                     onChoose={onChoose}
-                    onKeyDown={onKeyDown}
+                    place={plan.cells.indexOf(cell)}
                   />
                 ))}
             </g>
@@ -208,11 +209,12 @@ interface CellProps {
   focusable: boolean;
   lying: boolean;
   small: boolean;
-  onChoose: ((station: string) => void) | undefined;
-  onKeyDown: (event: KeyboardEvent, cell: PlanCell) => void;
+  onChoose: ((station: string, walks: boolean) => void) | undefined;
+  /** Its number among all cells. */
+  place: number;
 }
 
-function Cell({ cell, reading, failed, chosen, next, focusable, lying, small, onChoose, onKeyDown }: CellProps) {
+function Cell({ cell, reading, failed, chosen, next, focusable, lying, small, onChoose, place }: CellProps) {
   const { x, y, radius } = cell;
   const step = reading.severity === undefined ? undefined : temper[reading.severity];
   const painted = step !== undefined && step.step > 0;
@@ -236,8 +238,17 @@ function Cell({ cell, reading, failed, chosen, next, focusable, lying, small, on
           tabIndex: focusable ? 0 : -1,
           'aria-label': spoken,
           'aria-selected': chosen,
-          onClick: () => onChoose(cell.station),
-          onKeyDown: (event: KeyboardEvent) => onKeyDown(event, cell),
+          'data-roving': place,
+          onClick: (event: MouseEvent<SVGElement>) => {
+            event.currentTarget.blur(); // the hand goes on to what the station is chosen for
+            onChoose(cell.station, false);
+          },
+          onKeyDown: (event: KeyboardEvent<SVGElement>) => {
+            if (event.key !== 'Enter' && event.key !== ' ') return;
+            event.preventDefault();
+            event.currentTarget.blur();
+            onChoose(cell.station, false);
+          },
         };
   return (
     <g className="cell" data-station={cell.station} {...pressable}>

@@ -17,7 +17,7 @@ function placesOf(container: HTMLElement): { notch: number; from: number; to: nu
 
 test('a late case reaches past the notch of its promise', () => {
   const { container } = render(<DaysRule promised={5} least={6} most={10} late label="6 to 10 days, promised in 5 days: late" />);
-  expect(screen.getByRole('img', { name: /late/ })).toBeTruthy();
+  expect(screen.getByRole('img', { name: /late/ })).toBeVisible();
   const { notch, from, to, today } = placesOf(container);
   expect(today).toBeLessThan(notch);
   expect(notch).toBeLessThan(from);

@@ -1,14 +1,16 @@
 import { Button, Spin } from 'antd';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link, Outlet, useMatch, useParams } from 'react-router';
 import { Keycap } from '../draw/Tag';
 import { Unread } from '../entry/Unread';
 import { BenchProvider, useBench } from '../entry/useBench';
 import { Troubles } from '../keeping/Troubles';
 import { type CaseView } from '../shared/api';
+import { isWriting, KeysProvider, useKeysEverywhere } from '../shared/keys';
 import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
 import { useCase, useSchedule } from '../shared/queries';
+import { Announcer } from './Announcer';
 import { Guarded } from './Broken';
 import { ChosenProvider, useChosen } from './Chosen';
 import { KeysDialog } from './KeysDialog';
@@ -60,18 +62,21 @@ export function CaseFrame({ id, step, built, children }: Props) {
   return (
     <BenchProvider view={query.data}>
       <ChosenProvider>
-        <Title of={[name, caseName(query.data)].filter(Boolean).join(' · ')} />
-        <div className="place case">
-          <div>
-            <HeadRow view={query.data} step={step} />
-            <Troubles />
+        <KeysProvider>
+          <Announcer />
+          <Title of={[name, caseName(query.data)].filter(Boolean).join(' · ')} />
+          <div className="place case">
+            <div>
+              <HeadRow view={query.data} step={step} />
+              <Troubles />
+            </div>
+            <StepLine view={query.data} step={step} built={built} />
+            <main className="place-main" aria-label={name}>
+              <h1 className="unseen">{`${caseName(query.data)}: ${name}`}</h1>
+              {children}
+            </main>
           </div>
-          <StepLine view={query.data} step={step} built={built} />
-          <main className="place-main" aria-label={name}>
-            <h1 className="unseen">{`${caseName(query.data)}: ${name}`}</h1>
-            {children}
-          </main>
-        </div>
+        </KeysProvider>
       </ChosenProvider>
     </BenchProvider>
   );
@@ -83,19 +88,18 @@ function HeadRow({ view, step }: { view: CaseView; step: string }) {
   const { undo, undoable } = useBench();
   const [keys, setKeys] = useState(false);
   const isBeingTyped = useTyping();
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.defaultPrevented) return; // the place had a meaning for it
-      if ((event.ctrlKey || event.metaKey) && !event.shiftKey && event.key.toLowerCase() === 'z' && !isBeingTyped(event.target)) {
-        event.preventDefault();
-        undo();
-      }
-      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
-      if (event.key === '?' && !typing) setKeys(true);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [undo, isBeingTyped]);
+  useKeysEverywhere([
+    {
+      shown: 'Ctrl Z',
+      does: words.keysDo.undo,
+      on: /^z$/i,
+      ctrl: true,
+      shift: false,
+      when: ({ target }) => !isBeingTyped(target),
+      run: undo,
+    },
+    { shown: '?', does: words.keysDo.keys, on: /^\?$/, when: (event) => !isWriting(event), run: () => setKeys(true) },
+  ]);
   return (
     <header className="head-row">
       <Link to="/" aria-label="Bench queue" style={{ display: 'flex' }}>
@@ -117,7 +121,7 @@ function HeadRow({ view, step }: { view: CaseView; step: string }) {
       <button type="button" className="plain" onClick={() => setKeys(true)}>
         <Keycap>?</Keycap> {words.keys}
       </button>
-      <KeysDialog step={step} open={keys} onClose={() => setKeys(false)} />
+      <KeysDialog open={keys} onClose={() => setKeys(false)} />
     </header>
   );
 }

@@ -1,28 +1,24 @@
 import { Modal } from 'antd';
 import { Keycap } from '../draw/Tag';
+import { useListedKeys } from '../shared/keys';
 import { words } from '../shared/messages';
 
-const OF_STEP: Record<string, readonly (readonly [string, string])[]> = {
-  teardown: words.keysOf.teardown,
-  bench: words.keysOf.bench,
-  before: [...words.keysOf.bench, ...words.keysOf.gauge],
-  story: words.keysOf.story,
-};
-
-export function KeysDialog({ step, open, onClose }: { step: string; open: boolean; onClose: () => void }) {
-  const rows = [...(OF_STEP[step] ?? []), ...words.keysOf.plan, ...words.keysOf.everywhere];
+/** The keys that mean something where the person is: those that are handled, no others. */
+export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const listed = useListedKeys();
   return (
-    <Modal open={open} onCancel={onClose} footer={null} title="Keys of this place" transitionName="" maskTransitionName="">
+    <Modal open={open} onCancel={onClose} footer={null} title={words.keysTitle} transitionName="" maskTransitionName="">
       <table>
         <tbody>
-          {rows.map(([key, does]) => (
-            <tr key={key + does}>
-              <td style={{ height: 34, width: 120 }}>
-                <Keycap>{key}</Keycap>
-              </td>
-              <td>{does}</td>
-            </tr>
-          ))}
+          {open &&
+            [...listed(), ...words.keysListed].map(({ shown, does }) => (
+              <tr key={shown + does}>
+                <td style={{ height: 34, width: 120 }}>
+                  <Keycap>{shown}</Keycap>
+                </td>
+                <td>{does}</td>
+              </tr>
+            ))}
         </tbody>
       </table>
     </Modal>

@@ -4,6 +4,7 @@ import { HeadPlan, type CellReading } from '../draw/HeadPlan';
 import { useBench } from '../entry/useBench';
 import { temper } from '../look/theme';
 import type { MarginView, PlanCell, Schemas } from '../shared/api';
+import { useKeysEverywhere } from '../shared/keys';
 import { words } from '../shared/messages';
 import { useMargins, useSheets } from '../shared/queries';
 
@@ -12,11 +13,18 @@ export type Lens = 'looked' | 'signs' | 'seatLoad' | 'margin';
 const LENSES: readonly Lens[] = ['looked', 'signs', 'seatLoad', 'margin'];
 const LOADS = 'load_from_middle';
 const PULLS = 'pull_from_middle';
+const PLAN_KEYS = [
+  { shown: 'Arrows', does: words.keysDo.plan },
+  { shown: 'Home', does: words.keysDo.planFirst },
+  { shown: 'Enter', does: words.keysDo.planTake },
+  { shown: 'F2', does: words.keysDo.planLarge },
+];
 const USUAL = 'travel_to_bind';
 
 interface Props {
   chosen: string | null;
-  onChoose: (station: string) => void;
+  /** `walks`: by arrow, the hand stays on the plan. */
+  onChoose: (station: string, walks: boolean) => void;
   first: Lens;
   /** The station whose turn it is next, marked on the plan. */
   next?: string | null;
@@ -32,16 +40,7 @@ export function PlanSide({ chosen, onChoose, first, next = null, margin, offered
   const { view, slots } = useBench();
   const [lens, setLens] = useState<Lens>(first);
   const [large, setLarge] = useState(false);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.key === 'F2') {
-        event.preventDefault();
-        setLarge((open) => !open);
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  useKeysEverywhere([{ shown: 'F2', does: words.keysDo.planLarge, on: /^F2$/, run: () => setLarge((open) => !open) }], PLAN_KEYS);
   const [picked, pick] = useState(offered);
   useEffect(() => pick(offered), [offered]);
   const layouts = useSheets(view.id, view.revision);

@@ -146,7 +146,7 @@ test('a photograph is moved to another part: taken back there, recorded here', a
 });
 
 test('photographs are walked, two are picked and compared', async () => {
-  const { user } = openCase(<PhotoDesk place="A1-E1" part="spring" shots={[]} />, {
+  const { user } = openCase(<PhotoDesk place="A1-E1" shots={[]} />, {
     view: view(),
     entries: [photo('p'), photo('q', 'after_cleaning')],
     get: { '/api/cases/{id}/measures': [] },

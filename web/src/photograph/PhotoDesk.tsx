@@ -1,10 +1,12 @@
 import { Button, Segmented, Select } from 'antd';
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Keycap } from '../draw/Tag';
 import { placeLabel } from '../entry/slots';
 import { useBench } from '../entry/useBench';
 import type { EntryView, Schemas } from '../shared/api';
+import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
+import { inList, useRoving } from '../shared/useRoving';
 import { useCatalogue, useMeasures } from '../shared/queries';
 import { Annotator } from './Annotator';
 import { PictureInput } from './PictureInput';
@@ -18,16 +20,15 @@ import './photograph.css';
 
 interface Props {
   place: string;
-  part: string;
   shots: Schemas['TeardownView']['shots'];
 }
 
 /** All photographs of the case: taken, assigned, opened, compared; and what is still to be taken. */
-export function PhotoDesk({ place, part: firstPart, shots }: Props) {
+export function PhotoDesk({ place, shots }: Props) {
   const { view, slots } = useBench();
   const catalogue = useCatalogue();
   const measures = useMeasures(view.id, view.revision);
-  const [part, setPart] = useState(firstPart);
+  const [part, setPart] = useState('valve');
   const [state, setState] = useState<'as_found' | 'after_cleaning'>('as_found');
   const [here, setHere] = useState(false);
   const [camera, setCamera] = useState<'device' | 'simulated' | null>(null);
@@ -36,7 +37,6 @@ export function PhotoDesk({ place, part: firstPart, shots }: Props) {
   const [paired, setPaired] = useState(false);
   const [over, setOver] = useState(false);
   const input = useRef<HTMLInputElement>(null);
-  const desk = useRef<HTMLDivElement>(null);
   const taking = usePhotographs(place, part, state);
   const all = slots.standing('photograph');
   const shown = here ? all.filter((entry) => entry.place === place) : all;
@@ -63,19 +63,28 @@ export function PhotoDesk({ place, part: firstPart, shots }: Props) {
     return () => window.removeEventListener('paste', onPaste);
   }, []);
 
-  const onKey = (event: KeyboardEvent, at: number, id: string): void => {
-    const focus = (to: number): void => desk.current?.querySelectorAll<HTMLElement>('[data-photo]')[to]?.focus();
-    if (event.key === 'ArrowRight' || event.key === 'ArrowDown') focus(at + 1);
-    else if (event.key === 'ArrowLeft' || event.key === 'ArrowUp') focus(at - 1);
-    else if (event.key.toLowerCase() === 'p') toggle(id);
-    else if (event.key.toLowerCase() === 'c' && left && right) setPaired(true);
-    else return;
-    event.preventDefault();
-  };
+  const roving = useRoving<HTMLUListElement>(inList(shown.length));
+  const onKeyDown = useKeys([
+    {
+      shown: 'P',
+      does: words.keysDo.pickPhoto,
+      on: /^p$/i,
+      run: ({ target }) => {
+        const id = (target as HTMLElement).closest('[data-photo]')?.getAttribute('data-photo');
+        if (id != null) toggle(id);
+      },
+    },
+    {
+      shown: 'C',
+      does: words.keysDo.comparePhotos,
+      on: /^c$/i,
+      when: () => left !== undefined && right !== undefined,
+      run: () => setPaired(true),
+    },
+  ]);
   return (
     <div
       className={over ? 'photo-desk over' : 'photo-desk'}
-      ref={desk}
       onDragOver={(event) => {
         event.preventDefault();
         setOver(true);
@@ -141,7 +150,7 @@ export function PhotoDesk({ place, part: firstPart, shots }: Props) {
               {words.photo.emptyWhat(label)}
             </div>
           )}
-          <ul className="photo-grid">
+          <ul className="photo-grid" ref={roving.ref} onKeyDown={roving.onKeyDown}>
             {shown.map((entry, at) => {
               const id = entry.index ?? entry.id;
               const sign = catalogue.data?.signs.find((one) => one.code === entry.content.about)?.name;
@@ -153,7 +162,8 @@ export function PhotoDesk({ place, part: firstPart, shots }: Props) {
                     data-photo={id}
                     disabled={entry.sha256 === null}
                     onClick={() => setOpen(id)}
-                    onKeyDown={(event) => onKey(event, at, id)}
+                    {...roving.item(at)}
+                    onKeyDown={onKeyDown}
                     aria-label={`${entry.caption ?? ''}, ${words.teardown.clickToOpen}`}
                   >
                     <Picture entry={entry} alt="" />

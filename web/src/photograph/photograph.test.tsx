@@ -63,6 +63,6 @@ test('a drawing shows its measure or its number', () => {
       <Drawn pixel={1} number={3} measure={{ shape: 'mark', points: [[5, 5]], words: 'here', measured: null }} />
     </svg>,
   );
-  expect(screen.getByText('0.500 ± 0.008 in')).toBeTruthy();
-  expect(screen.getByText('3')).toBeTruthy();
+  expect(screen.getByText('0.500 ± 0.008 in')).toBeVisible();
+  expect(screen.getByText('3')).toBeVisible();
 });

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Button, Input, Spin } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { Keycap } from '../draw/Tag';
 import { PersonButton } from '../frame/Person';
@@ -8,6 +8,7 @@ import { Wordmark } from '../frame/Wordmark';
 import { Troubles } from '../keeping/Troubles';
 import { answer, api } from '../shared/api';
 import { failureWords } from '../shared/failure';
+import { isWriting, useKeysEverywhere } from '../shared/keys';
 import { words } from '../shared/messages';
 import { author } from '../shared/person';
 import { ImportCase } from './ImportCase';
@@ -96,15 +97,15 @@ export function Queue() {
 /** The slash goes to the search from anywhere but a field. */
 function Find({ value, onChange }: { value: string; onChange: (value: string) => void }) {
   const box = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.key !== '/' || event.target instanceof HTMLInputElement) return;
-      event.preventDefault();
-      box.current?.querySelector('input')?.focus();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  useKeysEverywhere([
+    {
+      shown: '/',
+      does: words.keysDo.search,
+      on: /^\/$/,
+      when: (event) => !isWriting(event),
+      run: () => box.current?.querySelector('input')?.focus(),
+    },
+  ]);
   return (
     <div ref={box} className="find">
       <Input

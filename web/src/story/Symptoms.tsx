@@ -2,6 +2,7 @@ import '../entry/entry.css';
 import { TemperChip } from '../draw/Temper';
 import { useBench } from '../entry/useBench';
 import { words } from '../shared/messages';
+import { Radios } from '../shared/Radios';
 import { useCatalogue } from '../shared/queries';
 
 /** Running symptoms, each answered with a step of severity or "not so". */
@@ -25,23 +26,32 @@ export function Symptoms() {
                   <small>{sign.lookFor}</small>
                 </th>
                 <td>
-                  <div role="radiogroup" aria-label={sign.name} className="severities">
-                    <button type="button" role="radio" aria-checked={severity === null} onClick={() => withdraw(slot, sign.name)}>
-                      {words.story.notAsked}
+                  <Radios
+                    label={sign.name}
+                    value={severity}
+                    options={[0, 1, 2, 3, 4].map((step) => ({
+                      value: step,
+                      label: (
+                        <>
+                          <TemperChip step={step} size={18} />
+                          {step === 0 ? words.story.notSo : sign.severity[step]}
+                        </>
+                      ),
+                    }))}
+                    onChange={(step) => record('finding', slot, { severity: step, state: 'as_found' }, `${sign.name}, ${step}`)}
+                  />
+                  {severity === null ? (
+                    <span className="note not-asked">{words.story.notAsked}</span>
+                  ) : (
+                    <button
+                      type="button"
+                      className="take-back"
+                      aria-label={words.story.takeBack(sign.name)}
+                      onClick={() => withdraw(slot, sign.name)}
+                    >
+                      {words.teardown.takeBack}
                     </button>
-                    {[0, 1, 2, 3, 4].map((step) => (
-                      <button
-                        key={step}
-                        type="button"
-                        role="radio"
-                        aria-checked={severity === step}
-                        onClick={() => record('finding', slot, { severity: step, state: 'as_found' }, `${sign.name}, ${step}`)}
-                      >
-                        <TemperChip step={step} size={18} />
-                        {step === 0 ? words.story.notSo : sign.severity[step]}
-                      </button>
-                    ))}
-                  </div>
+                  )}
                 </td>
               </tr>
             );

@@ -1,21 +1,19 @@
-import { Button, Input, InputNumber, Select } from 'antd';
-import { useState, type KeyboardEvent } from 'react';
+import { Button, Select } from 'antd';
+import { EntryField } from '../entry/EntryField';
+import { reasonOf, refusedIn } from '../entry/refusal';
 import { useBench } from '../entry/useBench';
 import type { EntryInput, EntryView } from '../shared/api';
 import { words } from '../shared/messages';
 import { useTimeline } from '../shared/queries';
 import { uuidv7 } from '../shared/uuid';
+import { CarryOver } from './CarryOver';
 
 type What = NonNullable<EntryInput['data']['what']>;
 type RunUnit = NonNullable<EntryInput['data']['unit']>;
-type State = 'new' | 'carried' | 'changed' | 'unknown';
 
 const WHATS: readonly What[] = ['build', 'run', 'service', 'failure'];
-const STATES: readonly State[] = ['new', 'carried', 'changed', 'unknown'];
-const KEY_OF: Record<string, State> = { n: 'new', c: 'carried', x: 'changed', '?': 'unknown' };
 
 const eventSlot = (id: string) => ({ place: 'engine', part: 'timeline', item: 'event', index: id });
-const carrySlot = (component: string, event: string) => ({ place: 'engine', part: 'timeline', item: `carry.${component}`, index: event });
 
 /** Builds, runs, services and failures in order, and what went from one into the next. */
 export function Timeline() {
@@ -86,8 +84,10 @@ interface EventRowProps {
 
 function EventRow({ event, change, remove }: EventRowProps) {
   const { slots } = useBench();
-  const { outgoing } = slots.get(eventSlot(event.index ?? ''));
-  const refused = outgoing !== null && outgoing.state !== 'waiting' ? outgoing : null;
+  const refused = refusedIn(slots.get(eventSlot(event.index ?? '')));
+  const wrongIn = (field: string, text: string): { text: string; reason: string } | null =>
+    refused?.problem?.pointer?.includes(field) === true ? { text, reason: reasonOf(refused) } : null;
+  const isShownInField = ['date', 'amount', 'words'].some((field) => refused?.problem?.pointer?.includes(field) === true);
   const content = refused?.entry.data ?? event.content;
   const name = words.timeline.whats[content.what ?? 'run'];
   return (
@@ -103,27 +103,25 @@ function EventRow({ event, change, remove }: EventRowProps) {
           />
         </td>
         <td>
-          <Committed
-            value={content.date ?? ''}
+          <EntryField
+            stands={event.content.date ?? ''}
+            refused={wrongIn('date', content.date ?? '')}
             label={`${name}: ${words.timeline.date}`}
             placeholder="2026-03-14"
-            wrong={refused?.problem?.pointer?.includes('date') ?? false}
-            onCommit={(date) => change(event, { ...content, date }, date)}
+            onRecord={(date) => change(event, { ...content, date }, date)}
           />
         </td>
         <td className="since">
-          <InputNumber
-            value={content.amount ?? null}
-            min={0}
-            aria-label={`${name}: ${words.timeline.since}`}
-            controls={false}
-            onBlur={(blur) => {
-              const amount = blur.target.value.trim() === '' ? undefined : Number(blur.target.value);
-              if (amount !== content.amount && (amount === undefined || !Number.isNaN(amount))) {
-                const rest = { ...content };
-                delete rest.amount;
-                change(event, amount === undefined ? rest : { ...rest, amount }, String(amount ?? ''));
-              }
+          <EntryField
+            stands={String(event.content.amount ?? '')}
+            refused={wrongIn('amount', String(content.amount ?? ''))}
+            label={`${name}: ${words.timeline.since}`}
+            check={(text) => (/^\d+(\.\d+)?$/.test(text) ? null : words.timeline.notAnAmount)}
+            isFigure
+            onRecord={(text) => {
+              const rest = { ...content };
+              delete rest.amount;
+              change(event, text === '' ? rest : { ...rest, amount: Number(text) }, text);
             }}
           />
           <Select<RunUnit>
@@ -144,12 +142,11 @@ function EventRow({ event, change, remove }: EventRowProps) {
           />
         </td>
         <td>
-          <Committed
-            value={content.words ?? ''}
+          <EntryField
+            stands={event.content.words ?? ''}
+            refused={wrongIn('words', content.words ?? '')}
             label={`${name}: ${words.timeline.words}`}
-            placeholder=""
-            wrong={false}
-            onCommit={(text) => change(event, { ...content, words: text }, text)}
+            onRecord={(text) => change(event, { ...content, words: text }, text)}
           />
         </td>
         <td>
@@ -158,119 +155,13 @@ function EventRow({ event, change, remove }: EventRowProps) {
           </button>
         </td>
       </tr>
-      {refused && (
+      {refused !== null && !isShownInField && (
         <tr>
           <td colSpan={6} className="wrong" role="alert">
-            {refused.problem?.reason ?? refused.problem?.detail}
+            {reasonOf(refused)}
           </td>
         </tr>
       )}
     </>
-  );
-}
-
-interface CommittedProps {
-  value: string;
-  label: string;
-  placeholder: string;
-  wrong: boolean;
-  onCommit: (text: string) => void;
-}
-
-/** A text that is recorded when its field is left or Enter pressed. */
-function Committed({ value, label, placeholder, wrong, onCommit }: CommittedProps) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const commit = (): void => {
-    if (typed !== null && typed.trim() !== value) onCommit(typed.trim());
-    setTyped(null);
-  };
-  return (
-    <Input
-      value={typed ?? value}
-      data-committed={value}
-      aria-label={label}
-      placeholder={placeholder}
-      status={wrong ? 'error' : ''}
-      onChange={(event) => setTyped(event.target.value)}
-      onBlur={commit}
-      onPressEnter={commit}
-    />
-  );
-}
-
-/** Component by event: new, carried, changed or unknown. Arrows walk, one letter fills and goes on. */
-function CarryOver({ events }: { events: readonly EntryView[] }) {
-  const { view, slots, record, withdraw } = useBench();
-  const head = (event: EntryView): string => `${words.timeline.whats[event.content.what ?? 'run']} ${event.content.date ?? ''}`.trim();
-  const fill = (row: number, column: number, state: State | null): void => {
-    const component = view.components[row];
-    const event = events[column];
-    if (component === undefined || event === undefined) return;
-    const slot = carrySlot(component.code, event.index ?? '');
-    const what = `${component.label}, ${head(event)}`;
-    if (state === null) withdraw(slot, what);
-    else record('carry', slot, { state }, `${what}: ${words.timeline.states[state]}`);
-  };
-  const focus = (row: number, column: number): void => {
-    const at = Math.max(0, Math.min(view.components.length - 1, row));
-    document.querySelector<HTMLElement>(`[data-carry="${at}.${Math.max(0, Math.min(events.length - 1, column))}"]`)?.focus();
-  };
-  const onKey = (event: KeyboardEvent, row: number, column: number): void => {
-    const state = KEY_OF[event.key.toLowerCase()];
-    if (state !== undefined) {
-      event.preventDefault();
-      fill(row, column, state);
-      focus(row + 1, column);
-    } else if (event.key === 'Backspace' || event.key === 'Delete') {
-      event.preventDefault();
-      fill(row, column, null);
-    } else if (event.key.startsWith('Arrow')) {
-      event.preventDefault();
-      focus(
-        row + (event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0),
-        column + (event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0),
-      );
-    }
-  };
-  return (
-    <section aria-label={words.timeline.carry}>
-      <h3>{words.timeline.carry}</h3>
-      <p className="note">{words.timeline.carryHint}</p>
-      <table className="carry" role="grid">
-        <thead>
-          <tr>
-            <th />
-            {events.map((event) => (
-              <th key={event.index}>{head(event)}</th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {view.components.map((component, row) => (
-            <tr key={component.code}>
-              <th scope="row">{component.label}</th>
-              {events.map((event, column) => {
-                const state = (slots.get(carrySlot(component.code, event.index ?? '')).entry?.content.state ?? null) as State | null;
-                return (
-                  <td key={event.index}>
-                    <button
-                      type="button"
-                      data-carry={`${row}.${column}`}
-                      data-state={state ?? 'none'}
-                      tabIndex={row === 0 && column === 0 ? 0 : -1}
-                      aria-label={`${component.label}, ${head(event)}: ${state === null ? words.timeline.notSaid : words.timeline.states[state]}`}
-                      onKeyDown={(key) => onKey(key, row, column)}
-                      onClick={() => fill(row, column, STATES[(state === null ? 0 : STATES.indexOf(state) + 1) % STATES.length] ?? 'new')}
-                    >
-                      {state === null ? '–' : words.timeline.states[state]}
-                    </button>
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
   );
 }

@@ -1,8 +1,10 @@
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { ShotList } from '../photograph/ShotList';
 import { useBench } from '../entry/useBench';
 import type { Schemas } from '../shared/api';
+import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
+import { inList, useRoving } from '../shared/useRoving';
 import { StepCard, type PlannedStep } from './NextStep';
 
 const orderSlot = { place: 'engine', part: 'plan', item: 'order' };
@@ -11,7 +13,6 @@ const orderSlot = { place: 'engine', part: 'plan', item: 'order' };
 export function Plan({ teardown }: { teardown: Schemas['TeardownView'] }) {
   const { slots, record, withdraw } = useBench();
   const [open, setOpen] = useState<string | null>(teardown.next);
-  const list = useRef<HTMLOListElement>(null);
   const moved = useRef<string | null>(null);
   const ordered = slots.get(orderSlot).entry?.content.codes ?? null;
   // The order as chosen here shows at once; what follows from it comes with the plan.
@@ -20,11 +21,6 @@ export function Plan({ teardown }: { teardown: Schemas['TeardownView'] }) {
     return at < 0 ? teardown.steps.indexOf(step) + (ordered === null ? 0 : 1000) : at;
   };
   const steps = [...teardown.steps].sort((a, b) => rank(a) - rank(b));
-  useEffect(() => {
-    if (moved.current === null) return;
-    list.current?.querySelector<HTMLElement>(`[data-step="${moved.current}"]`)?.focus();
-    moved.current = null;
-  });
   const move = (code: string, by: number): void => {
     const codes = steps.map((step) => step.code);
     const from = codes.indexOf(code);
@@ -34,13 +30,29 @@ export function Plan({ teardown }: { teardown: Schemas['TeardownView'] }) {
     moved.current = code;
     record('order', orderSlot, { codes }, words.plan.moved(steps[from]?.label ?? code));
   };
-  const onKey = (event: KeyboardEvent, code: string, at: number): void => {
-    if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return;
-    event.preventDefault();
-    const by = event.key === 'ArrowDown' ? 1 : -1;
-    if (event.altKey) move(code, by);
-    else list.current?.querySelector<HTMLElement>(`[data-step="${steps[at + by]?.code ?? code}"]`)?.focus();
-  };
+  const roving = useRoving<HTMLOListElement>(inList(steps.length), {
+    first: Math.max(
+      0,
+      steps.findIndex((step) => step.code === open),
+    ),
+  });
+  useEffect(() => {
+    if (moved.current === null) return;
+    roving.focus(steps.findIndex((step) => step.code === moved.current));
+    moved.current = null;
+  });
+  const onKeyDown = useKeys([
+    {
+      shown: 'Alt ↑ ↓',
+      does: words.keysDo.moveStep,
+      on: /^Arrow(Up|Down)$/,
+      alt: true,
+      run: ({ key, target }) => {
+        const step = steps[Number((target as HTMLElement).dataset['roving'] ?? NaN)];
+        if (step) move(step.code, key === 'ArrowDown' ? 1 : -1);
+      },
+    },
+  ]);
   const shown = steps.find((step) => step.code === open) ?? steps[0];
   return (
     <div className="plan-list">
@@ -53,16 +65,19 @@ export function Plan({ teardown }: { teardown: Schemas['TeardownView'] }) {
             </button>
           )}
         </p>
-        <ol ref={list}>
+        <ol ref={roving.ref} onKeyDown={roving.onKeyDown}>
           {steps.map((step, i) => (
             <li key={step.code} className={step.state}>
               <button
                 type="button"
-                data-step={step.code}
                 aria-current={step.code === shown?.code}
                 onClick={() => setOpen(step.code)}
-                onFocus={() => setOpen(step.code)}
-                onKeyDown={(event) => onKey(event, step.code, i)}
+                {...roving.item(i)}
+                onFocus={(event) => {
+                  roving.item(i).onFocus(event);
+                  setOpen(step.code);
+                }}
+                onKeyDown={onKeyDown}
               >
                 <span className="plan-mark" aria-hidden="true">
                   {step.state === 'done' ? '✓' : step.state === 'skipped' ? '–' : String(i + 1)}

@@ -1,0 +1,98 @@
+import { Button, Input, Select } from 'antd';
+import { useState } from 'react';
+import { Tag } from '../draw/Tag';
+import { useBench } from '../entry/useBench';
+import type { EntryInput } from '../shared/api';
+import { when } from '../shared/days';
+import { words } from '../shared/messages';
+import { useCustody } from '../shared/queries';
+
+type Where = NonNullable<EntryInput['data']['where']>;
+
+const WHERES: readonly Where[] = ['tray', 'sealed', 'machinist', 'laboratory', 'customer'];
+const OUTSIDE = new Set<Where>(['machinist', 'laboratory', 'customer']);
+
+/** Where the parts of a station are, and every move so far. */
+export function Custody({ chosen }: { chosen: string }) {
+  const { view, slots, record } = useBench();
+  const custody = useCustody(view.id, view.revision);
+  const station = view.stations.find((one) => one.code === chosen);
+  const parts = view.parts.filter((part) => part.site === 'station' && part.code !== 'port' && part.code !== 'piston_relief');
+  const [part, setPart] = useState('valve');
+  const [where, setWhere] = useState<Where>('laboratory');
+  const [whom, setWhom] = useState('');
+  const [note, setNote] = useState('');
+  const wanted = OUTSIDE.has(where) && whom.trim() === '';
+  const label = `${station?.label ?? chosen} ${parts.find((one) => one.code === part)?.label ?? part}`;
+  const now = slots.get({ place: chosen, part, item: 'custody' }).entry?.content;
+  return (
+    <section aria-label={words.custody.title}>
+      <h3>{words.custody.title}</h3>
+      <form
+        className="new-task"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (wanted) return;
+          record(
+            'custody',
+            { place: chosen, part, item: 'custody' },
+            { where, ...(whom.trim() === '' ? {} : { whom: whom.trim() }), ...(note.trim() === '' ? {} : { note: note.trim() }) },
+            `${label} ${words.custody.wheres[where]}`,
+          );
+          setNote('');
+        }}
+      >
+        <Tag label={station?.label ?? chosen} />
+        <Select
+          value={part}
+          aria-label={words.teardown.part}
+          onChange={setPart}
+          options={parts.map((one) => ({ value: one.code, label: one.label }))}
+        />
+        <Select<Where>
+          value={where}
+          aria-label={words.custody.where}
+          onChange={setWhere}
+          options={WHERES.map((value) => ({ value, label: words.custody.wheres[value] }))}
+        />
+        <Input
+          value={whom}
+          placeholder={words.custody.whom}
+          aria-label={words.custody.whom}
+          onChange={(event) => setWhom(event.target.value)}
+        />
+        <Input
+          value={note}
+          placeholder={words.custody.note}
+          aria-label={words.custody.note}
+          onChange={(event) => setNote(event.target.value)}
+        />
+        <Button htmlType="submit" disabled={wanted}>
+          {words.custody.move}
+        </Button>
+        <span className="note">
+          {now?.where === undefined ? words.custody.notMoved : words.custody.isNow(words.custody.wheres[now.where])}
+        </span>
+      </form>
+      {(custody.data ?? []).length > 0 && (
+        <table className="custody">
+          <tbody>
+            {custody.data?.map((move) => (
+              <tr key={`${move.place}.${move.part}.${move.at}`} className={move.now ? '' : 'past'}>
+                <td>{move.label}</td>
+                <td>
+                  {move.whereWords}
+                  {move.whom === '' ? '' : `, ${move.whom}`}
+                </td>
+                <td className="quiet">{move.note}</td>
+                <td className="figures quiet">
+                  {when(move.at).full} {move.by}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
