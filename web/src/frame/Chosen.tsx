@@ -4,13 +4,18 @@ import { useBench } from '../entry/useBench';
 
 interface Chosen {
   station: string;
-  choose: (station: string) => void;
+  /** `walks`: by arrow over the plan, where the hand stays. */
+  choose: (station: string, walks?: boolean) => void;
 }
+
+/** Rises whenever the hand leaves the plan for what the station was chosen for, also where it was chosen before. */
+const HandContext = createContext(0);
+export const useHand = (): number => use(HandContext);
 
 const ChosenContext = createContext<Chosen | null>(null);
 
 /** The station that the hand is on, the same in every place of a case. */
-export function useChosen(): [string, (station: string) => void] {
+export function useChosen(): [string, Chosen['choose']] {
   const chosen = use(ChosenContext);
   if (chosen === null) throw new Error('Outside of a case.');
   return [chosen.station, chosen.choose];
@@ -57,7 +62,15 @@ export function ChosenProvider({ children }: { children: ReactNode }) {
   useEffect(() => {
     latest.current = at;
   }, [at]);
-  const choose = useCallback((code: string): void => setAhead({ of: latest.current, station: code }), []);
+  const [hand, setHand] = useState(0);
+  const choose = useCallback((code: string, walks = false): void => {
+    setAhead({ of: latest.current, station: code });
+    if (!walks) setHand((turn) => turn + 1);
+  }, []);
   const chosen = useMemo(() => ({ station, choose }), [station, choose]);
-  return <ChosenContext value={chosen}>{children}</ChosenContext>;
+  return (
+    <ChosenContext value={chosen}>
+      <HandContext value={hand}>{children}</HandContext>
+    </ChosenContext>
+  );
 }

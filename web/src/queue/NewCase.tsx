@@ -15,6 +15,10 @@ import './queue.css';
 
 type Drive = EngineInput['drive'];
 
+/** How many cylinders such engines mostly have: offered until somebody says otherwise. */
+const USUAL = { inline: 4, vee: 8, flat: 4 } as const;
+const isUsual = (engine: EngineInput): boolean => engine.cylinders === USUAL[engine.layout];
+
 const NONE: ReadonlySet<string> = new Set();
 
 /** What opens the valve, drawn: lobe below or above, and what stands between it and the stem. */
@@ -150,7 +154,7 @@ export default function NewCase() {
               <legend>{words.newCase.layout}</legend>
               <Segmented
                 value={engine.layout}
-                onChange={(layout) => change({ layout })}
+                onChange={(layout) => change({ layout, ...(isUsual(engine) ? { cylinders: USUAL[layout] } : {}) })}
                 options={(['inline', 'vee', 'flat'] as const).map((value) => ({ value, label: words.newCase.layouts[value] }))}
               />
             </fieldset>

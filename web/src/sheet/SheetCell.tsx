@@ -2,6 +2,7 @@ import { memo, useEffect, useRef, type KeyboardEvent } from 'react';
 import { draftsOf, useDraft } from '../entry/drafts';
 import { refusedIn } from '../entry/refusal';
 import type { SlotState } from '../entry/slots';
+import { useHand } from '../frame/Chosen';
 import { words } from '../shared/messages';
 
 interface Props {
@@ -61,6 +62,7 @@ function LiveCell({ state, name, caseId, slot, onCommit, onStep }: Props) {
   const stands = refused?.entry.data.text ?? state.entry?.shown ?? '';
   const typed = useDraft(caseId, slot);
   const type = (text: string | null): void => draftsOf(caseId).set(slot, text);
+  const hand = useHand();
   const offer = refused?.problem?.offers?.[0];
 
   useEffect(() => {
@@ -71,7 +73,7 @@ function LiveCell({ state, name, caseId, slot, onCommit, onStep }: Props) {
     input.current?.focus({ preventScroll: false });
     input.current?.select();
     input.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
-  }, []);
+  }, [hand]);
   const leave = (along: number): void => {
     const text = typed ?? (along === 1 && offer !== undefined ? offer : null);
     type(null);

@@ -266,6 +266,24 @@ test('a refused change of the engine says which entries would lose their place',
     view,
     get: { '/api/engine/plan': { plan: view.plan, engine: { summary: 'As typed' } } },
   });
+  await user.type(screen.getByLabelText('Rocker ratio'), '1.6');
   await user.click(screen.getByRole('button', { name: /Save the engine/ }));
   expect(await screen.findByRole('alert')).toHaveTextContent('Entries stand at 2E');
+});
+
+test('an engine that another hand changed meanwhile is shown beside what is written here, and is not replaced unseen', async () => {
+  const view = twin({ engine });
+  let version = 1;
+  const { user, refetch } = openCase(<EngineForm />, {
+    view,
+    get: { '/api/engine/plan': { plan: view.plan, engine: { summary: 'As typed' } } },
+    meanwhile: () => ({ engine: { ...view.engine, intendedSpeed: 7200 }, engineVersion: (version += 1) }),
+  });
+  await user.type(screen.getByLabelText('Intended speed, 1/min'), '8000');
+  await refetch();
+  const theirs = await screen.findByRole('alert');
+  expect(theirs).toHaveTextContent('7200');
+  expect(theirs).toHaveTextContent('8000');
+  await user.click(screen.getByRole('button', { name: words.document.take }));
+  expect(screen.getByLabelText('Intended speed, 1/min')).toHaveValue('7200');
 });

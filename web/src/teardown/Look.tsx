@@ -4,6 +4,7 @@ import { TemperChip } from '../draw/Temper';
 import { Asked } from '../entry/Asked';
 import { contentOf, placeLabel } from '../entry/slots';
 import { useBench } from '../entry/useBench';
+import { useHand } from '../frame/Chosen';
 import type { CaseView, SignView } from '../shared/api';
 import { words } from '../shared/messages';
 import { useCatalogue } from '../shared/queries';
@@ -24,14 +25,12 @@ interface Props {
   site: Site;
   place: string;
   station: CaseView['stations'][number];
-  /** The station was reached by arrow on the plan: the hand stays there. */
-  walks: boolean;
   onStation: (station: string) => void;
   nextStep: PlannedStep | undefined;
 }
 
 /** Looking at a place part by part: one line of entry, what it means, and what stands there. */
-export function Look({ site, place, station, walks, onStation, nextStep }: Props) {
+export function Look({ site, place, station, onStation, nextStep }: Props) {
   const { view, slots, record, recordAll } = useBench();
   const catalogue = useCatalogue();
   const [line, act] = useReducer(entryLine, EMPTY_LINE);
@@ -44,11 +43,13 @@ export function Look({ site, place, station, walks, onStation, nextStep }: Props
   const matches = useSigns(parts, part, line.typed);
   const label = placeLabel(view, place);
 
-  const follows = useRef(walks);
+  // Another station begins with an empty line; the hand comes to it unless it walks the plan by arrows.
+  const hand = useHand();
+  const came = useRef(-1);
   useEffect(() => {
-    follows.current = walks;
-  }, [walks]);
-  useEffect(() => act(follows.current ? { do: 'moved' } : { do: 'goTo', part: null }), [place]);
+    act(came.current === hand ? { do: 'moved' } : { do: 'goTo', part: null });
+    came.current = hand;
+  }, [place, hand]);
 
   /** On to the next part nobody has looked at here, then to the next station. */
   const next = (done: readonly string[]): void => {

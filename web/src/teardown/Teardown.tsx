@@ -17,19 +17,13 @@ export default function Teardown() {
   const [chosen, choose] = useChosen();
   const [section, setSection] = useSection(SECTIONS);
   const [site, setSite] = useState<Site>('station');
-  // Whether the hand follows to the entry line, or walks the plan by arrows.
-  const [walks, setWalks] = useState(false);
   const teardown = useTeardown(view.id, view.revision).data;
   const station = view.stations.find((one) => one.code === chosen) ?? view.stations[0];
   if (station === undefined) return null;
   const place = site === 'station' ? station.code : site === 'cylinder' ? station.cylinder : 'engine';
-  const goTo = (code: string, byArrow: boolean): void => {
-    setWalks(byArrow);
-    choose(code);
-  };
   return (
     <div className="room wide-plan">
-      <PlanSide chosen={chosen} onChoose={goTo} first="signs" />
+      <PlanSide chosen={chosen} onChoose={choose} first="signs" />
       <div className="teardown">
         <StationHead station={station} site={site} onSite={setSite} section={section} onSection={setSection} />
         {section === 'look' && (
@@ -38,8 +32,7 @@ export default function Teardown() {
             site={site}
             place={place}
             station={station}
-            walks={walks}
-            onStation={(code) => goTo(code, false)}
+            onStation={choose}
             nextStep={teardown?.steps.find((step) => step.code === teardown.next)}
           />
         )}

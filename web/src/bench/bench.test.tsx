@@ -1,0 +1,75 @@
+import { screen } from '@testing-library/react';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { api, type CaseView } from '../shared/api';
+import { catalogue, openCase, told, twin } from '../shared/test-case';
+import { column, sheetLayout, stationRow } from '../shared/test-sheets';
+import BenchPlace from './BenchPlace';
+
+const layout = (code: string, title: string) =>
+  sheetLayout(code, ['A1-E1', 'A1-I1', 'A2-E1', 'A2-I1'].map(stationRow), { title, columns: [column('lash')] });
+const schools = [
+  { code: 'usual', label: 'usual', meaning: 'As most do.' },
+  { code: 'wide', label: 'wide', meaning: 'For endurance.' },
+];
+const get = {
+  '/api/catalogue': { ...catalogue, schools },
+  '/api/cases/{id}/sheets': [layout('springs', 'Springs'), layout('valves', 'Valves')],
+};
+
+beforeEach(() => localStorage.clear());
+afterEach(() => vi.restoreAllMocks());
+
+function putting(...answers: { status: number; body: unknown }[]) {
+  const versions: string[] = [];
+  vi.spyOn(api, 'PUT').mockImplementation(((_: string, { params }: { params: { header: Record<string, string> } }) => {
+    versions.push(params.header['If-Match'] ?? '');
+    const { status, body } = answers.shift() ?? { status: 500, body: { detail: 'not expected' } };
+    const response = new Response(null, { status });
+    return Promise.resolve(status < 400 ? { data: body, response } : { error: { status, title: '', ...(body as object) }, response });
+  }) as never);
+  return versions;
+}
+
+async function chooseSchool(user: ReturnType<typeof openCase>['user']): Promise<void> {
+  await user.click(await screen.findByRole('combobox', { name: 'School' }));
+  await user.click(await screen.findByTitle('For endurance.'));
+}
+
+test('a change of the school that is refused says why, and the school stays', async () => {
+  putting({ status: 422, body: { detail: 'There is no such school.' } });
+  const { user } = openCase(<BenchPlace />, { at: 'bench', get });
+  await chooseSchool(user);
+  expect(await screen.findByRole('alert')).toHaveTextContent('There is no such school.');
+  expect(screen.getByRole('combobox', { name: 'School' }).closest('.ant-select')).toHaveTextContent('School: usual');
+});
+
+test('a school is changed on top of a story that was written meanwhile', async () => {
+  const view = twin();
+  const fresh: CaseView = { ...view, descriptionVersion: 5, name: 'Renamed' };
+  const versions = putting({ status: 412, body: { detail: 'changed' } }, { status: 200, body: fresh });
+  const { user } = openCase(<BenchPlace />, { view, at: 'bench', get: { ...get, '/api/cases/{id}': fresh } });
+  await chooseSchool(user);
+  await expect.poll(() => versions).toEqual(['"1"', '"5"']);
+  expect(screen.queryByRole('alert')).toBeNull();
+});
+
+test('the sheet is that of the address, and choosing another one goes there', async () => {
+  const { user, address } = openCase(<BenchPlace />, { at: 'bench/valves.?at=A2-E1', get });
+  expect(await screen.findByRole('table', { name: 'Valves' })).toBeVisible();
+  await user.click(screen.getByRole('combobox', { name: 'Sheet' }));
+  await user.click(await screen.findByTitle('Springs'));
+  expect(address()).toBe('bench/springs.?at=A2-E1');
+  expect(await screen.findByRole('table', { name: 'Springs' })).toBeVisible();
+});
+
+test('arrows walk the plan and stay on it; Enter goes on with the station in the sheet', async () => {
+  const { user, sent } = openCase(<BenchPlace />, { at: 'bench', get });
+  await screen.findByRole('table', { name: 'Springs' });
+  screen.getByRole('gridcell', { name: /^1E,/ }).focus();
+  await user.keyboard('{ArrowDown}');
+  expect(document.activeElement).toHaveAccessibleName(/^2E,/);
+  await user.keyboard('{ArrowRight}');
+  expect(document.activeElement).toHaveAccessibleName(/^2I,/);
+  await user.keyboard('{Enter}2.05{Enter}');
+  await expect.poll(() => told(sent).map(([slot]) => slot)).toEqual([expect.stringMatching(/^A2-I1\//)]);
+});
