@@ -34,7 +34,7 @@ final class Assessments
 
     public function of(CaseRecord $case): Assessment
     {
-        return $this->assessments[$this->key($case)] ??= Assessment::of($this->cases->file($case), $this->knowledge->current());
+        return $this->assessments[$this->content($case)] ??= Assessment::of($this->cases->file($case), $this->knowledge->current());
     }
 
     /**
@@ -48,10 +48,24 @@ final class Assessments
      */
     public function kept(string $name, CaseRecord $case, \Closure $derive): mixed
     {
-        return $this->cache->get($name.'.'.$this->key($case), function (ItemInterface $item) use ($case, $derive): mixed {
+        return $this->cache->get($name.'.'.$this->content($case), function (ItemInterface $item) use ($case, $derive): mixed {
             $item->expiresAfter(self::KEPT_SECONDS);
 
             return $derive($this->of($case));
+        });
+    }
+
+    /** What was derived under this name of a content that a case had; null where it is not kept any more. */
+    public function keptOf(string $name, string $content): mixed
+    {
+        if (preg_match('/^[0-9a-f]{64}$/D', $content) !== 1) {
+            return null;
+        }
+
+        return $this->cache->get($name.'.'.$content, static function (ItemInterface $item, bool &$save): null {
+            $save = false;
+
+            return null;
         });
     }
 
@@ -60,7 +74,8 @@ final class Assessments
         return $this->coreHash;
     }
 
-    private function key(CaseRecord $case): string
+    /** Names all that is derived of a case as it stands: the heads of its entries, its descriptions, the knowledge and the core. */
+    public function content(CaseRecord $case): string
     {
         $heads = $this->connection->fetchFirstColumn('SELECT entry_id FROM slot_head WHERE case_id = ? ORDER BY first_seq', [$case->id]);
 

@@ -30,6 +30,7 @@ use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Knowledge\Sign;
 use MuteTapper\Core\Timeline\Component;
+use Psr\Clock\ClockInterface;
 
 /** Puts a case into the shapes that the screens read. */
 final readonly class CasePresenter
@@ -40,6 +41,7 @@ final readonly class CasePresenter
         private Calls $calls,
         private KnowledgeFiles $knowledge,
         private Writing $writing,
+        private ClockInterface $clock,
     ) {
     }
 
@@ -97,6 +99,7 @@ final readonly class CasePresenter
             $this->photographs($entries),
             $this->steps($progress),
             NextActView::of($progress->nextAct()),
+            DaysLineView::of($case, $this->clock->now()),
             array_keys(array_filter($this->knowledge->current()->signs, static fn (Sign $sign): bool => $sign->isPossibleOn($engine))),
             array_map(
                 static fn (BuildPart $part): BuildPartView => new BuildPartView($part->value, $part->label($engine), $part->isByKind()),
@@ -111,6 +114,14 @@ final readonly class CasePresenter
                 array_values(Cams::of($engine)),
             ),
         );
+    }
+
+    /** @return array{list<StepView>, NextActView, DaysLineView} how far a case is, without the rest of it */
+    public function progressOf(CaseRecord $record, CaseFile $case): array
+    {
+        $progress = $this->progress($record, $case, $this->cases->story($record));
+
+        return [$this->steps($progress), NextActView::of($progress->nextAct()), DaysLineView::of($case, $this->clock->now())];
     }
 
     private function progress(CaseRecord $record, CaseFile $case, Story $story): Progress

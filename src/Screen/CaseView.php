@@ -52,6 +52,7 @@ final readonly class CaseView
         public array $photographs,
         public array $steps,
         public NextActView $next,
+        public DaysLineView $days,
         #[OA\Property(description: 'signs that this engine can show, by code', items: new OA\Items(type: 'string'))]
         public array $possibleSigns,
         #[OA\Property(description: 'parts of the build as claimed', items: new OA\Items(ref: BuildPartView::class))]

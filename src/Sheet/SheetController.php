@@ -8,7 +8,6 @@ use MuteTapper\App\Assessment\Assessments;
 use MuteTapper\App\Calculation\TraceView;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Shared\Problem;
-use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Calculation\Trace;
 use MuteTapper\Core\CaseFile\Step;
@@ -29,31 +28,18 @@ final class SheetController
             content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: SheetLayoutView::class)),
         ),
     ])]
-    public function list(CaseRecord $case, Assessments $assessments): JsonResponse
+    public function list(CaseRecord $case, DerivedSheets $derived): JsonResponse
     {
-        return new JsonResponse($assessments->kept('sheets', $case, static function (Assessment $assessment): array {
-            $presenter = self::presenter($assessment);
-
-            return array_map($presenter->layout(...), $assessment->bench->sheets->fittedTo($assessment->case->engine));
-        }));
+        return new JsonResponse($derived->layouts($case));
     }
 
     #[Route('/sheets/{sheet}', methods: ['GET'])]
     #[OA\Get(path: '/api/cases/{id}/sheets/{sheet}', operationId: 'getSheet', responses: [
         new OA\Response(response: 200, description: 'margins, values and remarks', content: new OA\JsonContent(ref: SheetView::class)),
     ])]
-    public function sheet(CaseRecord $case, string $sheet, Assessments $assessments): JsonResponse
+    public function sheet(CaseRecord $case, string $sheet, DerivedSheets $derived, Assessments $assessments): JsonResponse
     {
-        $key = 'sheet.'.rawurlencode($sheet);
-
-        return new JsonResponse($assessments->kept($key, $case, static function (Assessment $assessment) use ($sheet): SheetView {
-            $declared = $assessment->bench->sheets->named($sheet);
-            if ($declared === null || !$declared->isFittedTo($assessment->case->engine)) {
-                throw Problem::notFound(sprintf('This engine has no sheet “%s”.', $sheet));
-            }
-
-            return self::presenter($assessment)->sheet($declared);
-        }));
+        return new JsonResponse($derived->sheet($case, $sheet)->of($assessments->content($case)));
     }
 
     #[Route('/margins', methods: ['GET'])]
@@ -65,20 +51,14 @@ final class SheetController
     ], responses: [
         new OA\Response(response: 200, description: 'margins of all sheets', content: new OA\JsonContent(ref: MarginsView::class)),
     ])]
-    public function margins(CaseRecord $case, Request $request, Assessments $assessments): JsonResponse
+    public function margins(CaseRecord $case, Request $request, DerivedSheets $derived, Assessments $assessments): JsonResponse
     {
-        $step = Step::tryFrom($request->query->getString('step'));
         $quantities = array_values(
             array_filter(explode(',', $request->query->getString('quantity')), static fn (string $one): bool => $one !== ''),
         );
-        $name = 'margins.'.hash('xxh3', ($step->value ?? '').' '.implode(',', $quantities));
+        $margins = $derived->margins($case, Step::tryFrom($request->query->getString('step')), $quantities);
 
-        return new JsonResponse(
-            $assessments->kept(
-                $name, $case,
-                static fn (Assessment $assessment): MarginsView => self::presenter($assessment)->margins($step, $quantities),
-            ),
-        );
+        return new JsonResponse($margins->of($assessments->content($case)));
     }
 
     #[Route('/trace/{place}/{value}', methods: ['GET'])]
@@ -114,10 +94,5 @@ final class SheetController
         $found = $bench->value($place, $name, $index);
 
         return $found instanceof Given ? $found->trace ?? Trace::asRead($found) : null;
-    }
-
-    private static function presenter(Assessment $assessment): SheetPresenter
-    {
-        return new SheetPresenter($assessment->bench, $assessment->knowledge->limits);
     }
 }

@@ -21,6 +21,13 @@ final readonly class SheetView
         public array $margins,
         public array $values,
         public array $remarks,
+        #[OA\Property(description: 'names what all of this follows from')]
+        public string $content = '',
     ) {
+    }
+
+    public function of(string $content): self
+    {
+        return new self($this->code, $this->title, $this->margins, $this->values, $this->remarks, $content);
     }
 }

@@ -20,8 +20,8 @@ export default function Before() {
   const { view } = useBench();
   const [chosen, choose] = useChosen();
   const [section, setSection] = useSection(SECTIONS);
-  const order = useLashOrder(view.id, view.revision);
-  const layouts = useSheets(view.id, view.revision);
+  const order = useLashOrder(view.id);
+  const layouts = useSheets(view.id);
   const layout = (code: string): SheetLayout | undefined => layouts.data?.find((one) => one.code === code);
   const pulls = layout('pulls');
   return (

@@ -18,7 +18,7 @@ function isDay(text: string): boolean {
 /** Lash and pulls of one engine over dates: what drifts, and what the direction means. */
 export function Dates({ order, layout, chosen, choose }: Omit<ValvesProps, 'date'>) {
   const { view } = useBench();
-  const drift = useMargins(view.id, view.revision, { quantity: 'lash_drift,pull_drift' });
+  const drift = useMargins(view.id, ['lash_drift', 'pull_drift']);
   const [date, setDate] = useState('');
   const [typed, setTyped] = useState('');
   const [added, setAdded] = useState<string[]>([]);

@@ -2,13 +2,14 @@ import { useState } from 'react';
 import { useBench } from '../entry/useBench';
 import { useSheet } from '../shared/queries';
 import type { SheetLayout } from '../sheet/cells';
-import { Remarks, Sheet } from '../sheet/Sheet';
+import { Remarks } from '../sheet/Remarks';
+import { Sheet } from '../sheet/Sheet';
 
 /** A sheet whose rows are no stations, with what it says as a whole. */
 export function ToldSheet({ layout, foot }: { layout: SheetLayout | undefined; foot?: string }) {
   const { view } = useBench();
   const [at, setAt] = useState('');
-  const told = useSheet(view.id, view.revision, layout?.code ?? 'cylinders');
+  const told = useSheet(view.id, layout?.code);
   if (layout === undefined) return null;
   return (
     <>

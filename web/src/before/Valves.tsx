@@ -4,7 +4,8 @@ import type { Schemas } from '../shared/api';
 import { words } from '../shared/messages';
 import { useCatalogue, useSheet } from '../shared/queries';
 import type { SheetLayout } from '../sheet/cells';
-import { Remarks, Sheet } from '../sheet/Sheet';
+import { Remarks } from '../sheet/Remarks';
+import { Sheet } from '../sheet/Sheet';
 
 export interface ValvesProps {
   order: Schemas['LashOrderView'];
@@ -19,7 +20,7 @@ export interface ValvesProps {
 export function Valves({ order, layout, chosen, choose, date }: ValvesProps) {
   const { view, slots } = useBench();
   const catalogue = useCatalogue();
-  const told = useSheet(view.id, view.revision, layout.code);
+  const told = useSheet(view.id, layout.code);
   const label = (code: string): string => view.stations.find((one) => one.code === code)?.label ?? code;
   const third = date === '' ? '3' : `${date}.3`;
   const wantsThird = (code: string): boolean =>

@@ -6,7 +6,8 @@ import { useChosen } from '../frame/Chosen';
 import { useSection } from '../frame/useSection';
 import { words } from '../shared/messages';
 import { useCatalogue, useSheet, useSheets } from '../shared/queries';
-import { Remarks, Sheet } from '../sheet/Sheet';
+import { Remarks } from '../sheet/Remarks';
+import { Sheet } from '../sheet/Sheet';
 import { useSettings } from './useSettings';
 
 type Direction = 'down' | 'across';
@@ -16,7 +17,7 @@ export default function BenchPlace() {
   const { view } = useBench();
   const catalogue = useCatalogue();
   const settings = useSettings();
-  const layouts = useSheets(view.id, view.revision);
+  const layouts = useSheets(view.id);
   const [chosen, choose] = useChosen();
   const [directions, setDirections] = useState<Record<string, Direction>>({});
   const pages = (layouts.data ?? [])
@@ -31,7 +32,7 @@ export default function BenchPlace() {
     );
   const [open, pick] = useSection(pages.length === 0 ? [''] : pages.map((one) => one.key));
   const page = pages.find((one) => one.key === open);
-  const told = useSheet(view.id, view.revision, page?.layout.code ?? 'springs');
+  const told = useSheet(view.id, page?.layout.code);
   if (page === undefined) return <div className="room" />;
   const direction = directions[page.key] ?? (page.layout.goesAcross ? 'across' : 'down');
   return (

@@ -3,7 +3,7 @@ import { useBench } from '../entry/useBench';
 import { answer, api, Refused, type CaseView, type Schemas } from '../shared/api';
 import { failureWords } from '../shared/failure';
 import { author } from '../shared/person';
-import { caseKey, fetchCase } from '../shared/queries';
+import { caseChanged, fetchCase } from '../shared/queries';
 
 type Settings = Schemas['SettingsView'];
 
@@ -24,7 +24,7 @@ export function useSettings(): { change: (settings: Settings) => void; problem: 
         if (!(error instanceof Refused) || error.problem.status !== 412) throw error;
         return put(await fetchCase(view.id), settings);
       }),
-    onSuccess: (fresh) => queries.setQueryData(caseKey(view.id), fresh),
+    onSuccess: (fresh) => caseChanged(queries, fresh),
   });
   return { change: (settings) => changing.mutate(settings), problem: changing.error === null ? null : failureWords(changing.error) };
 }

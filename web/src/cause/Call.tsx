@@ -9,7 +9,7 @@ import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
 import { when } from '../shared/days';
 import { author, usePerson } from '../shared/person';
-import { caseKey } from '../shared/queries';
+import { caseChanged, refetchCase } from '../shared/queries';
 
 interface Draft {
   causes: string[];
@@ -51,10 +51,10 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
           body: { ...wanted, by: author() },
         }),
       );
-      queries.setQueryData(caseKey(view.id), fresh);
+      caseChanged(queries, fresh);
       return fresh.callVersion;
     },
-    refetch: () => queries.invalidateQueries({ queryKey: caseKey(view.id) }),
+    refetch: () => refetchCase(queries, view.id),
   });
   const { draft, change } = document;
   const dirty = document.state !== 'saved';
@@ -70,10 +70,10 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
           body: { by: who },
         }),
       );
-      queries.setQueryData(caseKey(view.id), fresh);
+      caseChanged(queries, fresh);
     } catch (error) {
       setProblem(failureWords(error));
-      if (error instanceof Refused && error.problem.status === 412) await queries.invalidateQueries({ queryKey: caseKey(view.id) });
+      if (error instanceof Refused && error.problem.status === 412) await refetchCase(queries, view.id);
     } finally {
       setBusy(false);
     }

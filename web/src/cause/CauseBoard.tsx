@@ -16,7 +16,7 @@ const SHOWN = 6;
 /** Step 8: causes ranked with the evidence for and against each, and the analyst's call beside them. */
 export default function CauseBoard() {
   const { view } = useBench();
-  const ranking = useRanking(view.id, view.revision);
+  const ranking = useRanking(view.id);
   const [chosen, choose] = useChosen();
   const [opened, setOpened] = useOpened('cause');
   const [all, setAll] = useState(false);
@@ -24,7 +24,7 @@ export default function CauseBoard() {
   const first = data && data.standing !== 'not_enough_evidence' ? (data.leading[0] ?? null) : (data?.causes[0]?.code ?? null);
   const cause = opened ?? first;
   const isEmpty = data !== undefined && data.present + data.absent === 0;
-  const ledger = useLedger(view.id, view.revision, isEmpty ? null : cause);
+  const ledger = useLedger(view.id, isEmpty ? null : cause);
 
   return (
     <div className="room">

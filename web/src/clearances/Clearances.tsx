@@ -7,7 +7,7 @@ import { useChosen } from '../frame/Chosen';
 import { useOpened, useSection } from '../frame/useSection';
 import type { MarginView } from '../shared/api';
 import { words } from '../shared/messages';
-import { useMargins } from '../shared/queries';
+import { useMarginsOfStep } from '../shared/queries';
 import { ofMargin, Reasoning } from '../sheet/TraceDialog';
 import '../sheet/sheet.css';
 import './clearances.css';
@@ -19,7 +19,7 @@ const FIELDS = ['margins', 'departures'] as const;
 /** Step 5: every margin of every station as a field of rules; one of them opened with its reasoning. */
 export default function Clearances() {
   const { view } = useBench();
-  const told = useMargins(view.id, view.revision, { step: 'bench' });
+  const told = useMarginsOfStep(view.id, 'bench');
   const [chosen, choose] = useChosen();
   const [field, setField] = useSection(FIELDS);
   const [rule, setRule] = useOpened('rule');

@@ -7,6 +7,7 @@ import { caseKey } from '../shared/queries';
 import { say } from '../shared/saying';
 import { uuidv7 } from '../shared/uuid';
 import { Outbox, type Stored, type OutboxState, type TakenPicture } from './outbox';
+import { useNews } from './useNews';
 import { contentOf, laidOver, Slots, slotOf, type SlotAddress } from './slots';
 
 interface Undoable {
@@ -48,7 +49,6 @@ export function useBench(): Bench {
   return bench;
 }
 
-const REFRESH_AFTER = 250;
 const UNDOABLE = 200;
 
 /** Why something is recorded once more. */
@@ -69,22 +69,30 @@ function withStored(view: CaseView, stored: readonly Stored[]): CaseView {
   };
 }
 
+/** Each entry raises the revision by one: where one is left out, another hand wrote something that is not here. */
+function isOfOthersToo({ revision }: CaseView, stored: readonly Stored[]): boolean {
+  const ours = stored.map((one) => one.revision).sort((a, b) => a - b);
+  return ours.some((one, i) => one > revision + i + 1);
+}
+
 /** Keeps the outbox of a case and lays it over what the server sent. */
 export function BenchProvider({ view, children }: { view: CaseView; children: ReactNode }) {
   const queries = useQueryClient();
-  const refresh = useRef<ReturnType<typeof setTimeout> | null>(null);
+  const news = useNews(view.id);
   const [undoStack, setUndoStack] = useState<readonly Stroke[]>([]);
 
   const outboxObject = useMemo(
     () =>
       new Outbox(view.id, (stored) => {
-        void queries.cancelQueries({ queryKey: caseKey(view.id) }); // an answer on its way may not know these entries
-        queries.setQueryData<CaseView>(caseKey(view.id), (old) => old && withStored(old, stored));
-        if (refresh.current !== null) clearTimeout(refresh.current);
-        refresh.current = setTimeout(() => void queries.invalidateQueries({ queryKey: caseKey(view.id) }), REFRESH_AFTER);
+        void queries.cancelQueries({ queryKey: caseKey(view.id), exact: true }); // an answer on its way may not know these entries
+        const before = queries.getQueryData<CaseView>(caseKey(view.id));
+        if (before !== undefined) queries.setQueryData<CaseView>(caseKey(view.id), withStored(before, stored));
+        if (before !== undefined && isOfOthersToo(before, stored))
+          void queries.invalidateQueries({ queryKey: caseKey(view.id), exact: true });
+        news();
         return new Promise((shown) => notifyManager.schedule(shown));
       }),
-    [queries, view.id],
+    [queries, news, view.id],
   );
   useEffect(() => {
     void outboxObject.load();

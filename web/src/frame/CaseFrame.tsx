@@ -9,7 +9,7 @@ import { type CaseView } from '../shared/api';
 import { isWriting, KeysProvider, useKeysEverywhere } from '../shared/keys';
 import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
-import { useCase, useSchedule } from '../shared/queries';
+import { useCase } from '../shared/queries';
 import { Announcer } from './Announcer';
 import { Guarded } from './Broken';
 import { ChosenProvider, useChosen } from './Chosen';
@@ -128,14 +128,14 @@ function HeadRow({ view, step }: { view: CaseView; step: string }) {
 
 /** The way to the days ahead; it says when the case is late. */
 function DaysDoor({ view, open }: { view: CaseView; open: boolean }) {
-  const schedule = useSchedule(view.id, view.revision);
+  const { sentence, late, overdue } = view.days;
   return (
     <Link
       to={`/case/${view.id}/schedule`}
-      className={schedule.data?.late || schedule.data?.overdue ? 'days-door wrong' : 'days-door'}
+      className={late || overdue !== '' ? 'days-door wrong' : 'days-door'}
       aria-current={open ? 'page' : undefined}
     >
-      {words.days.door(schedule.data?.sentence ?? '', schedule.data?.overdue !== undefined && schedule.data.overdue !== '')}
+      {words.days.door(sentence, overdue !== '')}
     </Link>
   );
 }

@@ -43,10 +43,9 @@ export function PlanSide({ chosen, onChoose, first, next = null, margin, offered
   useKeysEverywhere([{ shown: 'F2', does: words.keysDo.planLarge, on: /^F2$/, run: () => setLarge((open) => !open) }], PLAN_KEYS);
   const [picked, pick] = useState(offered);
   useEffect(() => pick(offered), [offered]);
-  const layouts = useSheets(view.id, view.revision);
+  const layouts = useSheets(view.id);
   const quantity = margin?.quantity ?? picked;
-  const asked = lens === 'seatLoad' ? `${LOADS},${PULLS}` : lens === 'margin' ? quantity : null;
-  const known = useMargins(view.id, view.revision, asked === null ? null : { quantity: asked });
+  const known = useMargins(view.id, lens === 'seatLoad' ? [LOADS, PULLS] : lens === 'margin' ? [quantity] : []);
   const failed = useMemo(() => new Set(view.story.failed), [view.story.failed]);
 
   const margins = useMemo(() => {

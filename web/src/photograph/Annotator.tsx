@@ -27,7 +27,7 @@ interface Props {
 export function Annotator({ entry, onClose }: Props) {
   const { view, slots, record, withdraw } = useBench();
   const catalogue = useCatalogue();
-  const measures = useMeasures(view.id, view.revision);
+  const measures = useMeasures(view.id);
   const photograph = view.photographs.find((one) => one.sha256 === entry.sha256);
   const width = photograph?.width ?? 1;
   const height = photograph?.height ?? 1;

@@ -36,7 +36,7 @@ export function Pair({ entries, onClose }: { entries: readonly [EntryView, Entry
 
 function Half({ entry, seen, onView }: { entry: EntryView; seen: PictureView; onView: (view: PictureView) => void }) {
   const { view } = useBench();
-  const measures = useMeasures(view.id, view.revision);
+  const measures = useMeasures(view.id);
   const photograph = view.photographs.find((one) => one.sha256 === entry.sha256);
   const width = photograph?.width ?? 1;
   const height = photograph?.height ?? 1;

@@ -27,7 +27,7 @@ interface Props {
 export function PhotoDesk({ place, shots }: Props) {
   const { view, slots } = useBench();
   const catalogue = useCatalogue();
-  const measures = useMeasures(view.id, view.revision);
+  const measures = useMeasures(view.id);
   const [part, setPart] = useState('valve');
   const [state, setState] = useState<'as_found' | 'after_cleaning'>('as_found');
   const [here, setHere] = useState(false);

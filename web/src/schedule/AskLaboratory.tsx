@@ -6,7 +6,7 @@ import { answer, api } from '../shared/api';
 import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
 import { author } from '../shared/person';
-import { caseKey } from '../shared/queries';
+import { refetchCase } from '../shared/queries';
 import { uuidv7 } from '../shared/uuid';
 
 /** Sends a request to one of the laboratories; the report comes back to this case. */
@@ -26,7 +26,7 @@ export function AskLaboratory() {
       ),
     onSuccess: () => {
       setRequest('');
-      return queries.invalidateQueries({ queryKey: caseKey(view.id) });
+      return refetchCase(queries, view.id);
     },
   });
   return (

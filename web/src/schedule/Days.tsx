@@ -21,7 +21,7 @@ const PROMISE = { place: 'engine', part: 'schedule', item: 'promise' };
 export default function Days() {
   const { view, record, withdraw, slots } = useBench();
   const [chosen, choose] = useChosen();
-  const schedule = useSchedule(view.id, view.revision);
+  const schedule = useSchedule(view.id);
   const data = schedule.data;
   const promiseState = slots.get(PROMISE);
   const refused = refusedIn(promiseState);

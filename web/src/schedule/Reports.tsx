@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { useBench } from '../entry/useBench';
 import { words } from '../shared/messages';
-import { caseKey } from '../shared/queries';
+import { refetchCase } from '../shared/queries';
 
 const LOOK_AGAIN = 5000;
 
@@ -14,7 +14,7 @@ export function Reports() {
   const out = slots.standing('task').some((task) => task.content.kind === 'laboratory' && task.content.taskState === 'begun');
   useEffect(() => {
     if (!out) return;
-    const timer = setInterval(() => void queries.invalidateQueries({ queryKey: caseKey(view.id) }), LOOK_AGAIN);
+    const timer = setInterval(() => void refetchCase(queries, view.id), LOOK_AGAIN);
     return () => clearInterval(timer);
   }, [out, queries, view.id]);
   if (reports.length === 0) return null;

@@ -542,11 +542,11 @@ export const words = {
     contested: (who: string, theirs: string, mine: string): string =>
       `${who} entered ${theirs} meanwhile; yours is ${mine}. Which one stands?`,
     staysInCell: 'Your entry stays in the cell until you change it.',
+    goesInto: 'goes into',
     takeGauge: 'From the gauge',
     received: 'came over the cable',
     halfTyped: 'half typed, not entered',
     fromGauge: (simulated: boolean): string => (simulated ? 'from the simulated gauge' : 'from the gauge'),
-    gaugeSilent: 'The gauge does not answer.',
     take: (offer: string): string => `Take ${offer}`,
     foot: 'Enter saves and goes on. Esc puts back what stood there. An empty cell takes the reading back.',
   },

@@ -1,8 +1,24 @@
-import { useQuery, type UseQueryResult } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useQuery, type Query, type QueryClient, type UseQueryResult } from '@tanstack/react-query';
 import { answer, api, type CaseView, type LedgerView, type RankingView, type Schemas } from './api';
 
 export const caseKey = (id: string): string[] => ['case', id];
+
+/** Names of what is told piece by piece what changed of it. */
+export const FOLLOWED = { sheet: 'sheet', margins: 'margins' } as const;
+
+/** A case that was changed as a whole: it is shown at once, and what is derived of it is fetched anew. */
+export function caseChanged(queries: QueryClient, fresh: CaseView): void {
+  queries.setQueryData(caseKey(fresh.id), fresh);
+  void queries.invalidateQueries({ queryKey: caseKey(fresh.id), predicate: isDerived });
+}
+
+/** Fetches a case as it stands now, and what is derived of it beside that. */
+export function refetchCase(queries: QueryClient, id: string): Promise<void> {
+  void queries.invalidateQueries({ queryKey: caseKey(id), predicate: isDerived });
+  return queries.invalidateQueries({ queryKey: caseKey(id), exact: true });
+}
+
+export const isDerived = ({ queryKey }: Pick<Query, 'queryKey'>): boolean => queryKey.length > 2;
 
 export const fetchCase = (id: string): Promise<CaseView> => answer(api.GET('/api/cases/{id}', { params: { path: { id } } }));
 
@@ -12,100 +28,70 @@ export function useCatalogue(): UseQueryResult<Schemas['CatalogueView']> {
   return useQuery({ queryKey: ['catalogue'], queryFn: () => answer(api.GET('/api/catalogue')), staleTime: Infinity });
 }
 
-export function useRanking(id: string, revision: number): UseQueryResult<RankingView> {
-  return useQuery({
-    queryKey: ['ranking', id, revision],
-    queryFn: () => answer(api.GET('/api/cases/{id}/ranking', { params: { path: { id } } })),
-    placeholderData: (previous) => previous,
-  });
-}
+/** Something derived of a case: under the case's key, so that whatever changes the case renews it. */
+const ofCase = <T>(id: string, name: readonly unknown[], queryFn: () => Promise<T>) => ({ queryKey: [...caseKey(id), ...name], queryFn });
 
-export function useLedger(id: string, revision: number, cause: string | null): UseQueryResult<LedgerView> {
-  return useQuery({
-    queryKey: ['ledger', id, revision, cause],
+export const useRanking = (id: string): UseQueryResult<RankingView> =>
+  useQuery(ofCase(id, ['ranking'], () => answer(api.GET('/api/cases/{id}/ranking', { params: { path: { id } } }))));
+
+export const useLedger = (id: string, cause: string | null): UseQueryResult<LedgerView> =>
+  useQuery({
+    ...ofCase(id, ['ledger', cause], () =>
+      answer(api.GET('/api/cases/{id}/ledger/{cause}', { params: { path: { id, cause: cause ?? '' } } })),
+    ),
     enabled: cause !== null,
-    queryFn: () => answer(api.GET('/api/cases/{id}/ledger/{cause}', { params: { path: { id, cause: cause ?? '' } } })),
   });
-}
 
-const SETTLED_AFTER = 700;
+export const useSheets = (id: string): UseQueryResult<Schemas['SheetLayoutView'][]> =>
+  useQuery(ofCase(id, ['sheets'], () => answer(api.GET('/api/cases/{id}/sheets', { params: { path: { id } } }))));
 
-/** A value once it has stood still: many entries in a row are followed by one question, not by one each. */
-function useSettled<T>(value: T): T {
-  const [settled, setSettled] = useState(value);
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(value), SETTLED_AFTER);
-    return () => clearTimeout(timer);
-  }, [value]);
-  return settled;
-}
+/** What a sheet tells; while it is shown, it is told what changed (useNews). */
+export const useSheet = (id: string, sheet: string | undefined): UseQueryResult<Schemas['SheetView']> =>
+  useQuery({
+    ...ofCase(id, [FOLLOWED.sheet, sheet], () =>
+      answer(api.GET('/api/cases/{id}/sheets/{sheet}', { params: { path: { id, sheet: sheet ?? '' } } })),
+    ),
+    enabled: sheet !== undefined,
+  });
 
-/**
- * A derived view of a case that follows its revision, when that has settled. Where the newest cannot be had, the last that was
- * seen stays: a sheet never vanishes under the hand that fills it.
- */
-function useOfCase<T>(name: string, id: string, revision: number, fetch: () => Promise<T>): { data: T | undefined } {
-  const settled = useSettled(revision);
-  const { data } = useQuery({ queryKey: [name, id, settled], queryFn: fetch, placeholderData: (previous) => previous });
-  const seen = useRef<T | undefined>(undefined);
-  useEffect(() => {
-    if (data !== undefined) seen.current = data;
-  }, [data]);
-  return { data: data ?? seen.current };
-}
-
-export const useSheets = (id: string, revision: number): { data: Schemas['SheetLayoutView'][] | undefined } =>
-  useOfCase('sheets', id, revision, () => answer(api.GET('/api/cases/{id}/sheets', { params: { path: { id } } })));
-
-/** What a sheet tells: follows each entry, since the hand waits for the margin of what it typed. */
-export function useSheet(id: string, revision: number, sheet: string): UseQueryResult<Schemas['SheetView']> {
-  return useQuery({
-    queryKey: ['sheet', id, sheet, revision],
-    queryFn: () => answer(api.GET('/api/cases/{id}/sheets/{sheet}', { params: { path: { id, sheet } } })),
+/** Margins of some quantities, for a lens of the plan; told what changed too. */
+export const useMargins = (id: string, quantities: readonly string[]): UseQueryResult<Schemas['MarginsView']> =>
+  useQuery({
+    ...ofCase(id, [FOLLOWED.margins, quantities.join('+')], () =>
+      answer(api.GET('/api/cases/{id}/margins', { params: { path: { id }, query: { quantity: quantities.join(',') } } })),
+    ),
+    enabled: quantities.length > 0,
     placeholderData: (previous) => previous,
   });
-}
 
-/** Margins of some quantities, for a lens of the plan; or of all sheets of a step. */
-export function useMargins(
-  id: string,
-  revision: number,
-  of: { quantity?: string; step?: string } | null,
-): UseQueryResult<Schemas['MarginsView']> {
-  const settled = useSettled(revision);
-  return useQuery({
-    queryKey: ['margins', id, settled, of],
-    enabled: of !== null,
-    queryFn: () => answer(api.GET('/api/cases/{id}/margins', { params: { path: { id }, query: of ?? {} } })),
-    placeholderData: (previous) => previous,
-  });
-}
+/** Margins of all sheets of a step. */
+export const useMarginsOfStep = (id: string, step: string): UseQueryResult<Schemas['MarginsView']> =>
+  useQuery(
+    ofCase(id, ['margins-of-step', step], () => answer(api.GET('/api/cases/{id}/margins', { params: { path: { id }, query: { step } } }))),
+  );
 
-export const useLashOrder = (id: string, revision: number): { data: Schemas['LashOrderView'] | undefined } =>
-  useOfCase('lash-order', id, revision, () => answer(api.GET('/api/cases/{id}/lash-order', { params: { path: { id } } })));
+export const useLashOrder = (id: string): UseQueryResult<Schemas['LashOrderView']> =>
+  useQuery(ofCase(id, ['lash-order'], () => answer(api.GET('/api/cases/{id}/lash-order', { params: { path: { id } } }))));
 
-export const useTimeline = (id: string, revision: number): { data: Schemas['TimelineView'] | undefined } =>
-  useOfCase('timeline', id, revision, () => answer(api.GET('/api/cases/{id}/timeline', { params: { path: { id } } })));
+export const useTimeline = (id: string): UseQueryResult<Schemas['TimelineView']> =>
+  useQuery(ofCase(id, ['timeline'], () => answer(api.GET('/api/cases/{id}/timeline', { params: { path: { id } } }))));
 
-export const useTeardown = (id: string, revision: number): { data: Schemas['TeardownView'] | undefined } =>
-  useOfCase('teardown', id, revision, () => answer(api.GET('/api/cases/{id}/teardown', { params: { path: { id } } })));
+export const useTeardown = (id: string): UseQueryResult<Schemas['TeardownView']> =>
+  useQuery(ofCase(id, ['teardown'], () => answer(api.GET('/api/cases/{id}/teardown', { params: { path: { id } } }))));
 
-export const useCustody = (id: string, revision: number): { data: Schemas['CustodyMoveView'][] | undefined } =>
-  useOfCase('custody', id, revision, () => answer(api.GET('/api/cases/{id}/custody', { params: { path: { id } } })));
+export const useCustody = (id: string): UseQueryResult<Schemas['CustodyMoveView'][]> =>
+  useQuery(ofCase(id, ['custody'], () => answer(api.GET('/api/cases/{id}/custody', { params: { path: { id } } }))));
 
-export const useMeasures = (id: string, revision: number): { data: Schemas['MeasureView'][] | undefined } =>
-  useOfCase('measures', id, revision, () => answer(api.GET('/api/cases/{id}/measures', { params: { path: { id } } })));
+export const useMeasures = (id: string): UseQueryResult<Schemas['MeasureView'][]> =>
+  useQuery(ofCase(id, ['measures'], () => answer(api.GET('/api/cases/{id}/measures', { params: { path: { id } } }))));
 
-export const useSchedule = (id: string, revision: number): { data: Schemas['ScheduleView'] | undefined } =>
-  useOfCase('schedule', id, revision, () => answer(api.GET('/api/cases/{id}/schedule', { params: { path: { id } } })));
+export const useSchedule = (id: string): UseQueryResult<Schemas['ScheduleView']> =>
+  useQuery(ofCase(id, ['schedule'], () => answer(api.GET('/api/cases/{id}/schedule', { params: { path: { id } } }))));
 
-export function useAttention(id: string, revision: number, place: string): UseQueryResult<Schemas['AttentionView'][]> {
-  const settled = useSettled(revision);
-  return useQuery({
-    queryKey: ['attention', id, settled, place],
-    queryFn: () => answer(api.GET('/api/cases/{id}/attention/{place}', { params: { path: { id, place } } })),
-  });
-}
+export const useAttention = (id: string, place: string): UseQueryResult<Schemas['AttentionView'][]> =>
+  useQuery(
+    ofCase(id, ['attention', place], () => answer(api.GET('/api/cases/{id}/attention/{place}', { params: { path: { id, place } } }))),
+  );
 
 export function useEngines(): UseQueryResult<Schemas['SavedEngineView'][]> {
   return useQuery({ queryKey: ['engines'], queryFn: () => answer(api.GET('/api/engines')) });

@@ -72,6 +72,7 @@ export function twin(more: Partial<Record<keyof CaseView, unknown>> = {}): CaseV
     setAside: false,
     steps: [],
     next: { step: 'story', words: '', place: null },
+    days: { sentence: '', late: false, overdue: '' },
     possibleSigns: ['tip_peened', 'coils_bright', 'element_stuck'],
     buildParts: [
       { code: 'springs', label: 'springs', byKind: true },

@@ -1,29 +1,22 @@
 import { Button, Select } from 'antd';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Keycap, Tag } from '../draw/Tag';
-import { MarginRule } from '../draw/MarginRule';
-import { Asked } from '../entry/Asked';
 import { draftsOf } from '../entry/drafts';
+import { refusedIn } from '../entry/refusal';
 import { slotKey, type SlotAddress } from '../entry/slots';
 import { useBench } from '../entry/useBench';
-import { answer, api, Refused, type MarginView, type Schemas } from '../shared/api';
+import { answer, api } from '../shared/api';
+import { failureWords } from '../shared/failure';
 import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
 import { useCatalogue, useSheet } from '../shared/queries';
-import {
-  cellName,
-  cellsInOrder,
-  indexOf,
-  slotOf,
-  type Cell,
-  type Chosen,
-  type SheetColumn,
-  type SheetLayout,
-  type SheetRow,
-} from './cells';
-import { SheetCell } from './SheetCell';
+import { cellName, cellsInOrder, slotOf, type Cell, type Chosen, type SheetColumn, type SheetLayout, type SheetRow as Row } from './cells';
 import { SheetFoot } from './SheetFoot';
-import { ofMargin, ofValue, TraceDialog, type Subject } from './TraceDialog';
+import { SheetHeads } from './SheetHeads';
+import { SheetRow, type Hands } from './SheetRow';
+import { useTold } from './told';
+import { TraceDialog, type Subject } from './TraceDialog';
+import { useTestHeights } from './useTestHeights';
 import './sheet.css';
 
 const SHEET_KEYS = [
@@ -44,9 +37,9 @@ interface Props {
   at: string;
   onRow: (key: string) => void;
   /** Cells that are not offered now. */
-  leavesOut?: (row: SheetRow, column: SheetColumn) => boolean;
+  leavesOut?: (row: Row, column: SheetColumn) => boolean;
   /** Something to be said at the end of a row. */
-  note?: (row: SheetRow) => ReactNode;
+  note?: (row: Row) => ReactNode;
   /** What stands at the foot while nothing is wrong. */
   foot?: string;
 }
@@ -58,52 +51,41 @@ interface Props {
 export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesOut, note, foot = words.bench.foot }: Props) {
   const { view, slots, outbox, record, withdraw } = useBench();
   const catalogue = useCatalogue();
-  const told = useSheet(view.id, view.revision, layout.code);
   const [live, setLive] = useState({ column: '', line: 0 });
-  const [heights, setHeights] = useState<Record<string, string>>({});
   const [gauges, setGauges] = useState<Record<string, string>>({});
   const [trace, setTrace] = useState<Subject | null>(null);
-  const lines = layout.lines.length > 0 ? layout.lines.map((line) => line.code) : [''];
-  const r = Math.max(
-    0,
-    layout.rows.findIndex((one) => one.key === at),
-  );
-  const c = Math.max(
-    0,
-    layout.columns.findIndex((one) => one.key === live.column),
-  );
-  const row = layout.rows[r];
-  const column = layout.columns[c];
-  const line = Math.min(live.line, lines.length - 1);
-  const chosen = (of: number): Chosen => ({ face, date, line: lines[of] ?? '' });
-  const gaugeOf = (one: SheetColumn): string => gauges[one.code] ?? one.gauge;
-  const isOffered = (cell: Cell): boolean => {
-    const onRowOf = layout.rows[cell.row];
-    const of = layout.columns[cell.column];
-    return onRowOf !== undefined && of !== undefined && leavesOut?.(onRowOf, of) !== true;
+  const lines = useMemo(() => (layout.lines.length > 0 ? layout.lines.map((line) => line.code) : ['']), [layout]);
+  const chosen = useMemo(() => lines.map((line): Chosen => ({ face, date, line })), [lines, face, date]);
+  const heights = useTestHeights(layout, face);
+  const toldOf = useTold(layout, useSheet(view.id, layout.code).data, chosen);
+  const drafts = draftsOf(view.id);
+
+  const indexIn = (list: readonly { key: string }[], key: string): number =>
+    Math.max(
+      0,
+      list.findIndex((one) => one.key === key),
+    );
+  const here: Cell = {
+    row: indexIn(layout.rows, at),
+    line: Math.min(live.line, lines.length - 1),
+    column: indexIn(layout.columns, live.column),
+  };
+  const row = layout.rows[here.row];
+  const column = layout.columns[here.column];
+  const slotAt = (cell: Cell): SlotAddress | null => {
+    const [of, where, what] = [layout.columns[cell.column], layout.rows[cell.row], chosen[cell.line]];
+    return of === undefined || where === undefined || what === undefined ? null : slotOf(of, where, what);
+  };
+  const draftAt = (cell: Cell): string | null => {
+    const slot = slotAt(cell);
+    return slot === null ? null : drafts.get(slotKey(slot));
+  };
+  const nameOf = (cell: Cell): string => cellName(layout.rows[cell.row], layout.columns[cell.column], lines[cell.line]);
+  const isOffered = ({ row: r, column: c }: Cell): boolean => {
+    const [where, of] = [layout.rows[r], layout.columns[c]];
+    return where !== undefined && of !== undefined && leavesOut?.(where, of) !== true;
   };
 
-  const slotAt = (cell: Cell): SlotAddress | null => {
-    const of = layout.columns[cell.column];
-    const where = layout.rows[cell.row];
-    return of === undefined || where === undefined ? null : slotOf(of, where, chosen(cell.line));
-  };
-  const here = { row: r, line, column: c };
-  const drafts = draftsOf(view.id);
-  const isTyping = (): boolean => {
-    const slot = slotAt(here);
-    return slot !== null && drafts.get(slotKey(slot)) !== null;
-  };
-  /** A press on another cell of the sheet enters what was typed in this one, as Enter does. */
-  const press = (cell: Cell): void => {
-    const slot = slotAt(here);
-    const typed = slot === null ? null : drafts.get(slotKey(slot));
-    if (slot !== null && typed !== null) {
-      drafts.set(slotKey(slot), null);
-      if (typed.trim() !== (slots.get(slot).entry?.shown ?? '')) commit(here, typed);
-    }
-    goTo(cell);
-  };
   const goTo = (cell: Cell): void => {
     onRow(layout.rows[cell.row]?.key ?? at);
     setLive({ column: layout.columns[cell.column]?.key ?? '', line: cell.line });
@@ -116,42 +98,42 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
   };
   const step = (from: Cell, down: number, right: number): void => {
     const n = from.row * lines.length + from.line + down;
-    const next = {
-      row: Math.floor(n / lines.length),
-      line: ((n % lines.length) + lines.length) % lines.length,
-      column: from.column + right,
-    };
+    const count = lines.length;
+    const next = { row: Math.floor(n / count), line: ((n % count) + count) % count, column: from.column + right };
     if (isOffered(next)) goTo(next);
   };
-
-  const testHeight = (one: SheetColumn): string => {
-    const kept = heights[`${face}.${one.code}`];
-    if (kept !== undefined) return kept;
-    const last = slots.standing('reading').findLast((entry) => entry.item === one.code && entry.index === face && entry.atText !== null);
-    const claims = slots.standing('claim');
-    const claimed = claims.find((entry) => entry.item === `claimed.${one.code}` && entry.atText !== null)?.atText;
-    const usual = claims.find((entry) => entry.item === `claimed.${one.usualHeight ?? ''}`)?.text;
-    return last?.atText ?? claimed ?? usual ?? '';
+  /** Test height and gauge of a column, as an entry carries them. */
+  const carried = (c: number): { atText?: string; gauge?: string } => {
+    const of = layout.columns[c];
+    const height = of?.atHeight === true ? (heights.of[c] ?? '').trim() : '';
+    const gauge = of === undefined ? undefined : gauges[of.code];
+    return { ...(height === '' ? {} : { atText: height }), ...(gauge === undefined ? {} : { gauge }) };
   };
   const commit = (cell: Cell, text: string): void => {
-    const of = layout.columns[cell.column];
-    const where = layout.rows[cell.row];
-    if (of === undefined || where === undefined) return;
-    const slot = slotOf(of, where, chosen(cell.line));
-    const what = cellName(where, of, lines[cell.line]);
-    if (text.trim() === '') {
-      withdraw(slot, what);
-      return;
-    }
-    const height = of.atHeight ? testHeight(of).trim() : '';
-    const gauge = gauges[of.code];
-    record(
-      'reading',
-      slot,
-      { text: text.trim(), ...(height === '' ? {} : { atText: height }), ...(gauge === undefined ? {} : { gauge }) },
-      `${what}, ${text.trim()}`,
-    );
+    const slot = slotAt(cell);
+    if (slot === null) return;
+    if (text.trim() === '') withdraw(slot, nameOf(cell));
+    else record('reading', slot, { text: text.trim(), ...carried(cell.column) }, `${nameOf(cell)}, ${text.trim()}`);
   };
+  /** A press on another cell of the sheet enters what was typed in this one, as Enter does. */
+  const press = (cell: Cell): void => {
+    const slot = slotAt(here);
+    const typed = draftAt(here);
+    if (slot !== null && typed !== null) {
+      drafts.set(slotKey(slot), null);
+      if (typed.trim() !== (slots.get(slot).entry?.shown ?? '')) commit(here, typed);
+    }
+    goTo(cell);
+  };
+  const hands = useStable<Hands>({
+    press,
+    step,
+    trace: setTrace,
+    commit: (cell, text, along) => {
+      if (text !== null) commit(cell, text);
+      if (along !== 0) move(cell, along);
+    },
+  });
 
   // A refusal brings the hand back to its cell, unless it is typing somewhere else already.
   const seen = useRef(new Set<string>());
@@ -161,18 +143,18 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
       seen.current.add(one.entry.id);
       const key = slotKey(one.entry.slot);
       const owner = cellsInOrder(layout, true).find((cell) => {
-        const of = layout.columns[cell.column];
-        const where = layout.rows[cell.row];
-        return of !== undefined && where !== undefined && slotKey(slotOf(of, where, chosen(cell.line))) === key;
+        const slot = slotAt(cell);
+        return slot !== null && slotKey(slot) === key;
       });
-      if (owner && !isTyping()) goTo(owner);
+      if (owner && draftAt(here) === null) goTo(owner);
     }
   });
 
+  const gaugeOf = (one: SheetColumn): string => gauges[one.code] ?? one.gauge;
   const [gaugeProblem, setGaugeProblem] = useState<string | null>(null);
   const fromGauge = async (): Promise<void> => {
-    if (row === undefined || column === undefined) return;
-    const height = column.atHeight ? testHeight(column).trim() : '';
+    const slot = slotAt(here);
+    if (slot === null || column === undefined) return;
     try {
       const shown = await answer(
         api.GET('/api/gauges/{gauge}/reading', { params: { path: { gauge: gaugeOf(column) }, query: { quantity: column.code } } }),
@@ -180,29 +162,25 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
       setGaugeProblem(null);
       record(
         'reading',
-        slotOf(column, row, chosen(line)),
-        {
-          text: `${shown.value} ${shown.unit}`,
-          received: true,
-          ...(height === '' ? {} : { atText: height }),
-          ...(gauges[column.code] === undefined ? {} : { gauge: gauges[column.code] }),
-        },
-        `${cellName(row, column, lines[line])}, ${shown.value} ${words.bench.fromGauge(shown.simulated)}`,
+        slot,
+        { text: `${shown.value} ${shown.unit}`, received: true, ...carried(here.column) },
+        `${nameOf(here)}, ${shown.value} ${words.bench.fromGauge(shown.simulated)}`,
       );
-      move({ row: r, line, column: c }, 1);
+      move(here, 1);
     } catch (error) {
-      setGaugeProblem(error instanceof Refused ? error.message : words.bench.gaugeSilent);
+      setGaugeProblem(failureWords(error));
     }
   };
   const onKey = useKeys([{ shown: 'F8', does: words.keysDo.gauge, on: /^F8$/, run: () => void fromGauge() }], SHEET_KEYS);
 
-  const outgoing = row === undefined || column === undefined ? null : slots.get(slotOf(column, row, chosen(line))).outgoing;
-  const unsettled = outgoing !== null && outgoing.state !== 'waiting' ? outgoing : null;
-  const failed = view.story.failed;
+  const slotHere = slotAt(here);
+  const unsettled = slotHere === null ? null : refusedIn(slots.get(slotHere));
   const grouped = [...layout.columns, ...layout.computed].some((one) => one.under !== '');
-  const questions = layout.questions
-    .map((code) => catalogue.data?.asked.find((one) => one.code === code))
-    .filter((one) => one !== undefined);
+  const asked = catalogue.data?.asked;
+  const questions = useMemo(
+    () => layout.questions.map((code) => asked?.find((one) => one.code === code)).filter((one) => one !== undefined),
+    [layout, asked],
+  );
   return (
     <>
       <p className="gauge-row">
@@ -218,90 +196,64 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
         />
         <span className="note">{words.bench.gaugeDefault}</span>
         <span className="goes">
-          goes into{' '}
+          {words.bench.goesInto}{' '}
           {row?.isStation === true ? (
             <>
-              <Tag label={row.label} /> {column?.name} {lines[line]}
+              <Tag label={row.label} /> {column?.name} {lines[here.line]}
             </>
           ) : (
-            cellName(row, column, lines[line])
+            nameOf(here)
           )}
         </span>
       </p>
       <div className="table-wrap" onKeyDown={onKey}>
         <table className={lines.length > 1 ? 'bench-table lined' : 'bench-table'} aria-label={layout.title}>
-          <Heads layout={layout} grouped={grouped} note={note !== undefined} questions={questions}>
+          <SheetHeads layout={layout} grouped={grouped} note={note !== undefined} questions={questions}>
             {(one) =>
               one.atHeight ? (
                 <label className="test-height">
                   {words.bench.at}{' '}
                   <input
                     aria-label={`test height of the ${one.name}`}
-                    value={testHeight(one)}
-                    data-committed={testHeight(one)}
-                    onChange={(event) => setHeights((old) => ({ ...old, [`${face}.${one.code}`]: event.target.value }))}
+                    value={heights.of[layout.columns.indexOf(one)] ?? ''}
+                    data-committed={heights.of[layout.columns.indexOf(one)] ?? ''}
+                    onChange={(event) => heights.set(one, event.target.value)}
                   />
                 </label>
               ) : (
                 <small>{one.unit}</small>
               )
             }
-          </Heads>
+          </SheetHeads>
           <tbody>
-            {layout.rows.map((where, i) =>
-              lines.map((_, l) => (
-                <tr key={`${where.key}.${l}`} className={i === r ? 'current' : ''}>
-                  {l === 0 && (
-                    <th scope="row" rowSpan={lines.length}>
-                      {where.isStation ? (
-                        <Tag label={where.label} lead={failed.includes(where.key)} />
-                      ) : (
-                        <b className="figures">{where.label}</b>
-                      )}
-                    </th>
-                  )}
-                  {layout.lines.length > 0 && <th className="line-of">{layout.lines[l]?.label}</th>}
-                  {layout.columns.map((of, j) => {
-                    const cell = { row: i, line: l, column: j };
-                    if (!isOffered(cell)) return <td key={of.key} />;
-                    return (
-                      <SheetCell
-                        key={of.key}
-                        name={cellName(where, of, lines[l])}
-                        caseId={view.id}
-                        slot={slotKey(slotOf(of, where, chosen(l)))}
-                        state={slots.get(slotOf(of, where, chosen(l)))}
-                        active={i === r && l === line && j === c}
-                        headAt={of.atHeight ? testHeight(of) : null}
-                        onOpen={() => press(cell)}
-                        onCommit={(text, along) => {
-                          if (text !== null) commit(cell, text);
-                          if (along !== 0) move(cell, along);
-                        }}
-                        onStep={(down, right) => step(cell, down, right)}
-                      />
-                    );
-                  })}
-                  <Told layout={layout} told={told.data} row={where} line={l} lines={lines.length} chosen={chosen(l)} onTrace={setTrace} />
-                  {l === 0 && date === '' && note !== undefined && <td rowSpan={lines.length}>{note(where)}</td>}
-                  {l === 0 &&
-                    questions.map((question) => (
-                      <td key={question.code} rowSpan={lines.length} className="rule">
-                        <Asked question={question} place={where.place} narrow />
-                      </td>
-                    ))}
-                </tr>
-              )),
-            )}
+            {layout.rows.map((where, r) => (
+              <SheetRow
+                key={where.key}
+                layout={layout}
+                caseId={view.id}
+                row={where}
+                number={r}
+                chosen={chosen}
+                lines={lines}
+                isFailed={view.story.failed.includes(where.key)}
+                isCurrent={r === here.row}
+                live={r === here.row ? here : null}
+                states={chosen.flatMap((what, line) =>
+                  layout.columns.map((of, c) => (isOffered({ row: r, line, column: c }) ? slots.get(slotOf(of, where, what)) : null)),
+                )}
+                heights={heights.of}
+                told={toldOf(where)}
+                hasNotes={date === '' && note !== undefined}
+                note={note?.(where) ?? null}
+                questions={questions}
+                hands={hands}
+              />
+            ))}
           </tbody>
         </table>
       </div>
-      <SheetFoot
-        unsettled={unsettled}
-        name={cellName(row, column, lines[line])}
-        onOffer={(offer) => commit({ row: r, line, column: c }, offer)}
-      >
-        {column?.atHeight === true && testHeight(column) === '' ? (
+      <SheetFoot unsettled={unsettled} name={nameOf(here)} onOffer={(offer) => commit(here, offer)}>
+        {column?.atHeight === true && heights.of[here.column] === '' ? (
           <p className="wrong">{words.bench.heightMissing}</p>
         ) : (
           <p className="note">{foot}</p>
@@ -320,136 +272,20 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
   );
 }
 
-interface HeadsProps {
-  layout: SheetLayout;
-  grouped: boolean;
-  note: boolean;
-  questions: readonly Schemas['AskedView'][];
-  /** What stands under the name of a column: its unit, or its test height. */
-  children: (column: SheetColumn) => ReactNode;
-}
-
-/** Heads of a sheet; columns that differ by depth or number only stand together under one. */
-function Heads({ layout, grouped, note, questions, children }: HeadsProps) {
-  const columns = [
-    ...layout.columns.map((one) => ({ ...one, computed: false, below: children(one) })),
-    ...layout.computed.map((one) => ({ ...one, computed: true, below: <small>{one.unit}</small> })),
-  ];
-  const groups: { head: string; span: number; computed: boolean }[] = [];
-  for (const one of columns) {
-    const last = groups.at(-1);
-    if (one.under !== '' && last !== undefined && last.head === one.head && last.computed === one.computed) last.span++;
-    else groups.push({ head: one.head, span: 1, computed: one.computed });
-  }
-  const deep = grouped ? 2 : 1;
-  return (
-    <thead>
-      <tr>
-        <th rowSpan={deep}>{words.bench.station}</th>
-        {layout.lines.length > 0 && <th rowSpan={deep} className="line-of" />}
-        {grouped
-          ? groups.map((one, i) => (
-              <th key={i} colSpan={one.span} className={one.computed ? 'figure computed' : 'figure'}>
-                {one.head}
-              </th>
-            ))
-          : columns.map((one) => (
-              <th key={one.key} className={one.computed ? 'figure computed' : 'figure'}>
-                {one.head}
-                {one.below}
-              </th>
-            ))}
-        {layout.margins.map((one) => (
-          <th key={one.key} rowSpan={deep} style={{ width: 136 }}>
-            {one.head}
-            <small>{one.limitWords}</small>
-          </th>
-        ))}
-        {note && <th rowSpan={deep} style={{ width: 150 }} />}
-        {questions.map((one) => (
-          <th key={one.code} rowSpan={deep} style={{ width: 190 }}>
-            {one.ask}
-          </th>
-        ))}
-      </tr>
-      {grouped && (
-        <tr className="under">
-          {columns.map((one) => (
-            <th key={one.key} className={one.computed ? 'figure computed' : 'figure'}>
-              {one.under}
-              {one.below}
-            </th>
-          ))}
-        </tr>
-      )}
-    </thead>
+/** Handlers that stay the same object and do what the newest of them does. */
+function useStable<T extends object>(handlers: T): T {
+  const latest = useRef(handlers);
+  useEffect(() => {
+    latest.current = handlers;
+  });
+  const [stable] = useState(
+    () =>
+      Object.fromEntries(
+        Object.keys(handlers).map((name) => [
+          name,
+          (...given: unknown[]) => (latest.current as Record<string, (...given: unknown[]) => unknown>)[name]?.(...given),
+        ]),
+      ) as T,
   );
-}
-
-interface ToldProps {
-  layout: SheetLayout;
-  told: Schemas['SheetView'] | undefined;
-  row: SheetRow;
-  line: number;
-  lines: number;
-  chosen: Chosen;
-  onTrace: (subject: Subject) => void;
-}
-
-/** What follows from the readings of a row: computed values, and margins as rules; each opens its reasoning. */
-function Told({ layout, told, row, line, lines, chosen, onTrace }: ToldProps) {
-  const isOfLine = (template: readonly string[]): boolean => template.includes('{line}');
-  const span = (template: readonly string[]): number => (isOfLine(template) ? 1 : lines);
-  return (
-    <>
-      {layout.computed.map((one) => {
-        if (line > 0 && !isOfLine(one.index)) return null;
-        const index = indexOf(one.index, row, chosen);
-        const value = told?.values.find((other) => other.place === row.place && other.name === one.name && other.index === index);
-        return (
-          <td key={one.key} rowSpan={span(one.index)} className="figure derived">
-            {value && (
-              <button
-                type="button"
-                title={value.value.shown}
-                aria-label={`${row.name} ${one.head} ${one.under}: ${value.value.shown}`}
-                onClick={() => onTrace(ofValue(value, row.name))}
-              >
-                {value.value.figure}
-              </button>
-            )}
-          </td>
-        );
-      })}
-      {layout.margins.map((one) => {
-        if (line > 0 && !isOfLine(one.index)) return null;
-        const index = indexOf(one.index, row, chosen);
-        const margin = told?.margins.find(
-          (other: MarginView) =>
-            other.place === row.place && other.quantity === one.quantity && (one.index.length === 0 || other.coil === index),
-        );
-        return (
-          <td key={one.key} rowSpan={span(one.index)} className="rule">
-            {margin && (
-              <button type="button" onClick={() => onTrace(ofMargin(margin))} title={margin.sentence}>
-                <MarginRule margin={margin} width={124} />
-              </button>
-            )}
-          </td>
-        );
-      })}
-    </>
-  );
-}
-
-/** What a sheet says as a whole. */
-export function Remarks({ list }: { list: readonly string[] }) {
-  if (list.length === 0) return null;
-  return (
-    <div className="remarks" role="status">
-      {list.map((remark) => (
-        <p key={remark}>{remark}</p>
-      ))}
-    </div>
-  );
+  return stable;
 }

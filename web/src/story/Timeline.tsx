@@ -18,7 +18,7 @@ const eventSlot = (id: string) => ({ place: 'engine', part: 'timeline', item: 'e
 /** Builds, runs, services and failures in order, and what went from one into the next. */
 export function Timeline() {
   const { view, slots, record, withdraw } = useBench();
-  const timeline = useTimeline(view.id, view.revision);
+  const timeline = useTimeline(view.id);
   const standing = slots.standing('event');
   const order = timeline.data?.order ?? [];
   const rank = (event: EntryView): number => {

@@ -4,7 +4,7 @@ import { useDocument, type WrittenDocument } from '../entry/useDocument';
 import { answer, api, type CaseView, type EngineInput } from '../shared/api';
 import { words } from '../shared/messages';
 import { author } from '../shared/person';
-import { caseKey } from '../shared/queries';
+import { caseChanged, refetchCase } from '../shared/queries';
 
 /** The engine as it is being described: numbers that stand in a row are one text each, as they are typed. */
 interface EngineDraft {
@@ -83,9 +83,9 @@ export function useEngine(view: CaseView): WrittenDocument<EngineDraft> {
           body: enteredOf(wanted, view.engine),
         }),
       );
-      queries.setQueryData(caseKey(view.id), fresh);
+      caseChanged(queries, fresh);
       return fresh.engineVersion;
     },
-    refetch: () => queries.invalidateQueries({ queryKey: caseKey(view.id) }),
+    refetch: () => refetchCase(queries, view.id),
   });
 }

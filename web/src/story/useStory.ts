@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { useDocument, type WrittenDocument } from '../entry/useDocument';
 import { answer, api, type CaseView } from '../shared/api';
 import { author } from '../shared/person';
-import { caseKey } from '../shared/queries';
+import { caseChanged, refetchCase } from '../shared/queries';
 
 export interface Draft {
   name: string;
@@ -41,9 +41,9 @@ export function useStory(view: CaseView): StoryDraft {
           },
         }),
       );
-      queries.setQueryData(caseKey(view.id), fresh);
+      caseChanged(queries, fresh);
       return fresh.descriptionVersion;
     },
-    refetch: () => queries.invalidateQueries({ queryKey: caseKey(view.id) }),
+    refetch: () => refetchCase(queries, view.id),
   });
 }

@@ -15,7 +15,7 @@ const OUTSIDE = new Set<Where>(['machinist', 'laboratory', 'customer']);
 /** Where the parts of a station are, and every move so far. */
 export function Custody({ chosen }: { chosen: string }) {
   const { view, slots, record } = useBench();
-  const custody = useCustody(view.id, view.revision);
+  const custody = useCustody(view.id);
   const station = view.stations.find((one) => one.code === chosen);
   const parts = view.parts.filter((part) => part.site === 'station' && part.code !== 'port' && part.code !== 'piston_relief');
   const [part, setPart] = useState('valve');

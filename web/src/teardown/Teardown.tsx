@@ -17,7 +17,7 @@ export default function Teardown() {
   const [chosen, choose] = useChosen();
   const [section, setSection] = useSection(SECTIONS);
   const [site, setSite] = useState<Site>('station');
-  const teardown = useTeardown(view.id, view.revision).data;
+  const teardown = useTeardown(view.id).data;
   const station = view.stations.find((one) => one.code === chosen) ?? view.stations[0];
   if (station === undefined) return null;
   const place = site === 'station' ? station.code : site === 'cylinder' ? station.cylinder : 'engine';

@@ -10,7 +10,7 @@ interface Props {
 /** What a careful analyst would still look at in this place, and for whose sake. */
 export function WorthALook({ place, onTake }: Props) {
   const { view } = useBench();
-  const attention = useAttention(view.id, view.revision, place);
+  const attention = useAttention(view.id, place);
   const signs = attention.data ?? [];
   if (signs.length === 0) return null;
   const reasons = [...new Set(signs.map((one) => one.because))];
