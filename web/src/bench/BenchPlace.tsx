@@ -1,9 +1,9 @@
-import { Select } from 'antd';
 import { useState } from 'react';
 import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
 import { useChosen } from '../frame/Chosen';
 import { useSection } from '../frame/useSection';
+import { Choice } from '../shared/Choice';
 import { words } from '../shared/messages';
 import { useCatalogue, useSheet, useSheets } from '../shared/queries';
 import { Remarks } from '../sheet/Remarks';
@@ -41,28 +41,28 @@ export default function BenchPlace() {
       <div className="bench-sheet">
         <div className="tool-row">
           <h2>{words.bench.sheet}</h2>
-          <Select
+          <Choice
             value={page.key}
-            aria-label={words.bench.sheet}
+            label={words.bench.sheet}
             onChange={pick}
-            style={{ width: 210 }}
-            options={pages.map((one) => ({ value: one.key, label: one.label }))}
+            width={210}
+            options={pages.map((one) => ({ value: one.key, label: one.label, title: one.label }))}
           />
-          <Select<Direction>
+          <Choice<Direction>
             value={direction}
-            aria-label="Where Enter goes"
+            label={words.bench.whereEnter}
             onChange={(way) => setDirections((old) => ({ ...old, [page.key]: way }))}
-            style={{ width: 250 }}
+            width={250}
             options={(['down', 'across'] as const).map((value) => ({ value, label: words.bench.enterGoes[value] }))}
           />
-          <Select
+          <Choice
             value={view.settings.school}
-            aria-label={words.bench.school}
-            onChange={(school: string) => settings.change({ ...view.settings, school })}
-            style={{ width: 170 }}
+            label={words.bench.school}
+            onChange={(school) => settings.change({ ...view.settings, school })}
+            width={170}
             options={(catalogue.data?.schools ?? []).map((school) => ({
               value: school.code,
-              label: `School: ${school.label}`,
+              label: words.bench.schoolIs(school.label),
               title: school.meaning,
             }))}
           />

@@ -1,4 +1,4 @@
-import type { KeyboardEvent, MouseEvent } from 'react';
+import { memo, type KeyboardEvent, type MouseEvent } from 'react';
 import type { PlanCell, PlanView } from '../shared/api';
 import { temper } from '../look/theme';
 import { useRoving } from '../shared/useRoving';
@@ -60,7 +60,17 @@ export function nearest(cells: readonly PlanCell[], from: PlanCell, key: string)
 }
 
 /** The engine, looking down on the heads: the navigator of a case. */
-export function HeadPlan({ plan, reading, failed, chosen = null, next = null, onChoose, lying = false, small, label }: Props) {
+export const HeadPlan = memo(function HeadPlan({
+  plan,
+  reading,
+  failed,
+  chosen = null,
+  next = null,
+  onChoose,
+  lying = false,
+  small,
+  label,
+}: Props) {
   const roving = useRoving<SVGSVGElement>(
     (from, key) => {
       const cell = plan.cells[from];
@@ -185,7 +195,7 @@ export function HeadPlan({ plan, reading, failed, chosen = null, next = null, on
                     failed={failed.has(cell.station)}
                     chosen={cell.station === chosen}
                     next={cell.station === next}
-                    focusable={cell.station === focusable}
+                    tabIndex={cell.station === focusable ? 0 : -1}
                     lying={lying}
                     small={small === true}
                     onChoose={onChoose}
@@ -198,7 +208,7 @@ export function HeadPlan({ plan, reading, failed, chosen = null, next = null, on
       </svg>
     </div>
   );
-}
+});
 
 interface CellProps {
   cell: PlanCell;
@@ -206,7 +216,7 @@ interface CellProps {
   failed: boolean;
   chosen: boolean;
   next: boolean;
-  focusable: boolean;
+  tabIndex: number;
   lying: boolean;
   small: boolean;
   onChoose: ((station: string, walks: boolean) => void) | undefined;
@@ -214,7 +224,7 @@ interface CellProps {
   place: number;
 }
 
-function Cell({ cell, reading, failed, chosen, next, focusable, lying, small, onChoose, place }: CellProps) {
+const Cell = memo(function Cell({ cell, reading, failed, chosen, next, tabIndex, lying, small, onChoose, place }: CellProps) {
   const { x, y, radius } = cell;
   const step = reading.severity === undefined ? undefined : temper[reading.severity];
   const painted = step !== undefined && step.step > 0;
@@ -235,7 +245,7 @@ function Cell({ cell, reading, failed, chosen, next, focusable, lying, small, on
       ? { 'aria-hidden': true }
       : {
           role: 'gridcell',
-          tabIndex: focusable ? 0 : -1,
+          tabIndex,
           'aria-label': spoken,
           'aria-selected': chosen,
           'data-roving': place,
@@ -278,4 +288,4 @@ function Cell({ cell, reading, failed, chosen, next, focusable, lying, small, on
       {failed && !small && <path d={`M${x + radius - 4} ${y - radius - 5}h13v13z`} fill="var(--slab-lead)" />}
     </g>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { Select } from 'antd';
+import { Choice } from '../shared/Choice';
 import { words } from '../shared/messages';
 import type { Schemas } from '../shared/api';
 import { Radios } from '../shared/Radios';
@@ -21,14 +21,13 @@ export function Asked({ question, place, narrow = false }: { question: Question;
   };
   if (narrow) {
     return (
-      <Select
+      <Choice
         value={chosen}
-        aria-label={name}
+        label={name}
         placeholder={words.before.notAsked}
-        allowClear
-        style={{ width: '100%' }}
-        popupMatchSelectWidth={false}
-        onChange={(code: string | undefined) => answer(code ?? null)}
+        width="100%"
+        onChange={answer}
+        onClear={() => answer(null)}
         options={question.choices.map((one) => ({ value: one.code, label: one.label, title: one.meaning }))}
       />
     );

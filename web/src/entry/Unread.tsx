@@ -1,6 +1,7 @@
-import { Button, Modal } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { when } from '../shared/days';
+import { Dialog } from '../shared/Dialog';
 import { words } from '../shared/messages';
 import { placeLabel, slotOf } from './slots';
 import { useBench } from './useBench';
@@ -19,15 +20,7 @@ export function Unread() {
       <button type="button" className="plain saving kept" onClick={() => setOpen(true)}>
         {words.unread.count(unread.length)}
       </button>
-      <Modal
-        open={open}
-        onCancel={() => setOpen(false)}
-        footer={null}
-        width={720}
-        title={words.unread.title}
-        transitionName=""
-        maskTransitionName=""
-      >
+      <Dialog open={open} onClose={() => setOpen(false)} width={720} title={words.unread.title}>
         <p className="note">{words.unread.what}</p>
         <ul className="unsettled">
           {unread.map((one) => {
@@ -46,7 +39,7 @@ export function Unread() {
             );
           })}
         </ul>
-      </Modal>
+      </Dialog>
     </>
   );
 }

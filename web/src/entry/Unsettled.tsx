@@ -1,6 +1,7 @@
-import { Button, Modal } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { Dialog } from '../shared/Dialog';
 import { words } from '../shared/messages';
 import { useCatalogue } from '../shared/queries';
 import type { Outgoing } from './kept';
@@ -24,7 +25,7 @@ export function Unsettled() {
       <button type="button" className="plain saving kept" onClick={() => setOpen(true)}>
         {refused > 0 ? words.saving.refused(refused) : words.saving.failing(unsettled.length)}
       </button>
-      <Modal open={open} onCancel={close} footer={null} width={720} title={words.unsettled.title} transitionName="" maskTransitionName="">
+      <Dialog open={open} onClose={close} width={720} title={words.unsettled.title}>
         <ul className="unsettled">
           {unsettled.map((one) => {
             const { slot } = one.entry;
@@ -57,7 +58,7 @@ export function Unsettled() {
             );
           })}
         </ul>
-      </Modal>
+      </Dialog>
     </>
   );
 }

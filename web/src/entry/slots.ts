@@ -21,6 +21,7 @@ const EMPTY: SlotState = { slot: null, headId: null, entry: null, outgoing: null
 /** All slots of a case, server heads and outbox together. */
 export class Slots {
   private readonly states = new Map<string, SlotState>();
+  private worstOf: Map<string, Map<string, number>> | null = null;
 
   /** @param unread entries that stand and cannot be read: the next one of their slot must supersede them all the same */
   constructor(heads: readonly EntryView[], outgoing: readonly Outgoing[], unread: readonly UnreadEntry[] = []) {
@@ -52,7 +53,12 @@ export class Slots {
   }
 
   get(slot: SlotAddress): SlotState {
-    return this.states.get(slotKey(slot)) ?? EMPTY;
+    return this.at(slotKey(slot));
+  }
+
+  /** The same by the key of the slot. */
+  at(key: string): SlotState {
+    return this.states.get(key) ?? EMPTY;
   }
 
   /** The slot in which an entry stands last, or is on its way to. */
@@ -74,13 +80,21 @@ export class Slots {
 
   /** Worst severity recorded at a part of a place; 0 for looked and nothing; null for not looked. */
   worst(place: string, part?: string): number | null {
-    let worst: number | null = null;
+    const parts = this.severities().get(place);
+    if (parts === undefined) return null;
+    return part === undefined ? Math.max(...parts.values()) : (parts.get(part) ?? null);
+  }
+
+  /** Worst severity of each part that was looked at, by place. */
+  private severities(): Map<string, Map<string, number>> {
+    if (this.worstOf !== null) return this.worstOf;
+    const worst = new Map<string, Map<string, number>>();
     for (const { entry } of this.states.values()) {
-      if (entry === null || entry.place !== place || (part !== undefined && entry.part !== part)) continue;
-      if (entry.kind === 'finding') worst = Math.max(worst ?? 0, entry.severity ?? 0);
-      if (entry.kind === 'look') worst ??= 0;
+      if (entry?.kind !== 'finding' && entry?.kind !== 'look') continue;
+      const parts = worst.get(entry.place) ?? new Map<string, number>();
+      worst.set(entry.place, parts.set(entry.part, Math.max(parts.get(entry.part) ?? 0, entry.severity ?? 0)));
     }
-    return worst;
+    return (this.worstOf = worst);
   }
 }
 

@@ -1,13 +1,13 @@
-import { Modal } from 'antd';
 import { Keycap } from '../draw/Tag';
 import { useListedKeys } from '../shared/keys';
+import { Dialog } from '../shared/Dialog';
 import { words } from '../shared/messages';
 
 /** The keys that mean something where the person is: those that are handled, no others. */
 export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
   const listed = useListedKeys();
   return (
-    <Modal open={open} onCancel={onClose} footer={null} title={words.keysTitle} transitionName="" maskTransitionName="">
+    <Dialog open={open} onClose={onClose} title={words.keysTitle}>
       <table>
         <tbody>
           {open &&
@@ -21,6 +21,6 @@ export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => vo
             ))}
         </tbody>
       </table>
-    </Modal>
+    </Dialog>
   );
 }

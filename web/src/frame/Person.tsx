@@ -1,5 +1,6 @@
-import { Button, Input, Modal } from 'antd';
+import { Button, Input } from 'antd';
 import { useState } from 'react';
+import { Dialog } from '../shared/Dialog';
 import { words } from '../shared/messages';
 import { setPerson, usePerson } from '../shared/person';
 
@@ -26,7 +27,7 @@ export function PersonButton() {
       >
         {name === '' ? words.whoIsThere : `${words.atTheBench}: ${name}`}
       </button>
-      <Modal open={open} onCancel={() => setOpen(false)} title={words.whoIsThere} footer={null} transitionName="" maskTransitionName="">
+      <Dialog open={open} onClose={() => setOpen(false)} title={words.whoIsThere}>
         <p className="note">{words.whoIsThereWhy}</p>
         <form
           onSubmit={(event) => {
@@ -40,7 +41,7 @@ export function PersonButton() {
             OK
           </Button>
         </form>
-      </Modal>
+      </Dialog>
     </>
   );
 }

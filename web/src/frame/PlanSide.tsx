@@ -1,10 +1,11 @@
-import { Modal, Select } from 'antd';
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { HeadPlan, type CellReading } from '../draw/HeadPlan';
 import { useBench } from '../entry/useBench';
 import { temper } from '../look/theme';
 import type { MarginView, PlanCell, Schemas } from '../shared/api';
+import { Choice } from '../shared/Choice';
 import { useKeysEverywhere } from '../shared/keys';
+import { Dialog } from '../shared/Dialog';
 import { words } from '../shared/messages';
 import { useMargins, useSheets } from '../shared/queries';
 
@@ -37,7 +38,10 @@ interface Props {
 
 /** The plan at the side of a place: lenses above, the engine, and what its marks mean. */
 export function PlanSide({ chosen, onChoose, first, next = null, margin, offered = USUAL, children }: Props) {
-  const { view, slots } = useBench();
+  const bench = useBench();
+  const { view } = bench;
+  // The plan follows the hand, it does not hold it up.
+  const slots = useDeferredValue(bench.slots);
   const [lens, setLens] = useState<Lens>(first);
   const [large, setLarge] = useState(false);
   useKeysEverywhere([{ shown: 'F2', does: words.keysDo.planLarge, on: /^F2$/, run: () => setLarge((open) => !open) }], PLAN_KEYS);
@@ -62,15 +66,21 @@ export function PlanSide({ chosen, onChoose, first, next = null, margin, offered
   }, [known.data, lens, quantity, margin?.index]);
   const pulled = lens === 'seatLoad' && [...margins.values()].some((one) => one.quantity === PULLS && one.value !== null);
 
-  const reading = (cell: PlanCell): CellReading => {
-    if (lens === 'seatLoad' || lens === 'margin') return marginReading(margins.get(cell.station), lens);
-    const worst = slots.worst(cell.station);
-    if (worst === null) return { unknown: true, spoken: 'not looked' };
-    if (lens === 'looked') return { figure: cell.name, spoken: 'looked at' };
-    return { severity: worst, figure: String(worst), spoken: temper[worst]?.word ?? '' };
-  };
+  const byMargin = lens === 'seatLoad' || lens === 'margin';
+  const seen = byMargin ? null : slots;
+  const readings = useMemo(
+    () =>
+      new Map(
+        view.plan.cells.map((cell) => [
+          cell.station,
+          seen === null ? marginReading(margins.get(cell.station), lens) : signReading(seen.worst(cell.station), cell, lens),
+        ]),
+      ),
+    [view.plan, seen, margins, lens],
+  );
+  const reading = useCallback((cell: PlanCell): CellReading => readings.get(cell.station) ?? UNKNOWN, [readings]);
 
-  const count = view.plan.cells.filter((cell) => !reading(cell).unknown).length;
+  const count = [...readings.values()].filter((one) => one.unknown !== true).length;
   const line = {
     looked: words.lens.lookedLine,
     signs: words.lens.signsLine,
@@ -88,10 +98,10 @@ export function PlanSide({ chosen, onChoose, first, next = null, margin, offered
         ))}
       </div>
       {lens === 'margin' && margin === undefined && (
-        <Select
+        <Choice
           className="lens-margin"
           value={picked}
-          aria-label={words.lens.which}
+          label={words.lens.which}
           onChange={pick}
           options={lensMargins(layouts.data ?? [])}
           size="small"
@@ -114,20 +124,11 @@ export function PlanSide({ chosen, onChoose, first, next = null, margin, offered
         label={`${line}, ${view.engine.summary}`}
       />
       {children}
-      <Modal
-        open={large}
-        onCancel={() => setLarge(false)}
-        footer={null}
-        width={620}
-        title={line}
-        transitionName=""
-        maskTransitionName=""
-        centered
-      >
+      <Dialog open={large} onClose={() => setLarge(false)} width={620} title={line}>
         <div className="plan-large">
           <HeadPlan plan={view.plan} reading={reading} failed={failed} chosen={chosen} onChoose={onChoose} label={`${line}, full size`} />
         </div>
-      </Modal>
+      </Dialog>
       <div className="plan-foot">
         <span>
           <svg width="14" height="14" aria-hidden="true">
@@ -169,6 +170,14 @@ function lensMargins(layouts: readonly Schemas['SheetLayoutView'][]): { value: s
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+const UNKNOWN: CellReading = { unknown: true, spoken: words.lens.notLooked };
+
+function signReading(worst: number | null, cell: PlanCell, lens: Lens): CellReading {
+  if (worst === null) return UNKNOWN;
+  if (lens === 'looked') return { figure: cell.name, spoken: words.lens.looked };
+  return { severity: worst, figure: String(worst), spoken: temper[worst]?.word ?? '' };
+}
 
 function marginReading(margin: MarginView | undefined, lens: Lens): CellReading {
   if (margin?.value == null) return { unknown: true, spoken: 'not measured' };

@@ -1,9 +1,10 @@
-import { Input, Modal, Select } from 'antd';
+import { Input, Select } from 'antd';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { Keycap } from '../draw/Tag';
 import { placeLabel } from '../entry/slots';
 import { useBench } from '../entry/useBench';
 import type { EntryInput, EntryView } from '../shared/api';
+import { Dialog } from '../shared/Dialog';
 import { words } from '../shared/messages';
 import { useCatalogue, useMeasures } from '../shared/queries';
 import { uuidv7 } from '../shared/uuid';
@@ -127,17 +128,7 @@ export function Annotator({ entry, onClose }: Props) {
         : [{ value: 'engine', label: 'engine' }];
   let marks = 0;
   return (
-    <Modal
-      open
-      onCancel={onClose}
-      footer={null}
-      width={1240}
-      centered
-      title={entry.caption}
-      keyboard={shape === null}
-      transitionName=""
-      maskTransitionName=""
-    >
+    <Dialog open onClose={onClose} width={1240} title={entry.caption} byEscape={shape === null}>
       <div className="annotator" ref={box} tabIndex={-1} onKeyDown={onKey}>
         <div className="annotator-tools" role="group" aria-label={words.photo.draw}>
           {SHAPES.map((one, i) => (
@@ -277,7 +268,7 @@ export function Annotator({ entry, onClose }: Props) {
           </p>
         </aside>
       </div>
-    </Modal>
+    </Dialog>
   );
 }
 

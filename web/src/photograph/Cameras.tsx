@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import { Button, Modal, Select } from 'antd';
+import { Button, Select } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { answer, api } from '../shared/api';
+import { Dialog } from '../shared/Dialog';
 import { words } from '../shared/messages';
 
 interface Props {
@@ -45,12 +46,12 @@ export function DeviceCamera({ onTake, onClose }: Props) {
     );
   };
   return (
-    <Modal open onCancel={onClose} footer={null} width={900} title={words.photo.device} transitionName="" maskTransitionName="">
+    <Dialog open onClose={onClose} width={900} title={words.photo.device}>
       {problem === null ? <video ref={video} autoPlay muted playsInline className="live-camera" /> : <p className="wrong">{problem}</p>}
       <Button type="primary" size="large" disabled={problem !== null} onClick={take}>
         {words.photo.take}
       </Button>
-    </Modal>
+    </Dialog>
   );
 }
 
@@ -75,7 +76,7 @@ export function SimulatedCamera({ part, onTake, onClose }: Props & { part: strin
     setSeed(Math.floor(Math.random() * 100000));
   };
   return (
-    <Modal open onCancel={onClose} footer={null} width={860} title={words.photo.simulated} transitionName="" maskTransitionName="">
+    <Dialog open onClose={onClose} width={860} title={words.photo.simulated}>
       <p className="wrong">{words.photo.simulatedWhy}</p>
       <div className="new-task">
         <Select
@@ -107,6 +108,6 @@ export function SimulatedCamera({ part, onTake, onClose }: Props & { part: strin
         </Button>
       </div>
       {address !== '' && <img className="live-camera" src={`${address}&preview=1`} alt={words.photo.simulated} />}
-    </Modal>
+    </Dialog>
   );
 }

@@ -1,7 +1,7 @@
-import { Modal } from 'antd';
 import { useState, type KeyboardEvent } from 'react';
 import { useBench } from '../entry/useBench';
 import type { EntryView } from '../shared/api';
+import { Dialog } from '../shared/Dialog';
 import { words } from '../shared/messages';
 import { useMeasures } from '../shared/queries';
 import { Drawn } from './Drawn';
@@ -23,14 +23,14 @@ export function Pair({ entries, onClose }: { entries: readonly [EntryView, Entry
     event.preventDefault();
   };
   return (
-    <Modal open onCancel={onClose} footer={null} width={1240} centered title={words.photo.pair} transitionName="" maskTransitionName="">
+    <Dialog open onClose={onClose} width={1240} title={words.photo.pair}>
       <div className="pair" tabIndex={0} role="group" aria-label={words.photo.pairHint} onKeyDown={onKey}>
         {entries.map((entry) => (
           <Half key={entry.id} entry={entry} seen={seen} onView={setSeen} />
         ))}
       </div>
       <p className="note">{words.photo.pairHint}</p>
-    </Modal>
+    </Dialog>
   );
 }
 

@@ -1,8 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { Button, Modal } from 'antd';
+import { Button } from 'antd';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, Refused } from '../shared/api';
+import { Dialog } from '../shared/Dialog';
 import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
 import { author } from '../shared/person';
@@ -58,21 +59,14 @@ export function ImportCase() {
           if (file) void take(file, false);
         }}
       />
-      <Modal
-        open={refusal !== null}
-        title="Not imported"
-        footer={null}
-        onCancel={() => setRefusal(null)}
-        transitionName=""
-        maskTransitionName=""
-      >
+      <Dialog open={refusal !== null} title="Not imported" onClose={() => setRefusal(null)}>
         <p role="alert">{refusal?.message}</p>
         {refusal?.isHere && (
           <Button type="primary" style={{ marginTop: 12 }} onClick={() => void take(refusal.file, true)}>
             {words.queue.copy}
           </Button>
         )}
-      </Modal>
+      </Dialog>
     </>
   );
 }

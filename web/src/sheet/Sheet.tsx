@@ -1,4 +1,3 @@
-import { Button, Select } from 'antd';
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Keycap, Tag } from '../draw/Tag';
 import { draftsOf } from '../entry/drafts';
@@ -6,6 +5,7 @@ import { refusedIn } from '../entry/refusal';
 import { slotKey, type SlotAddress } from '../entry/slots';
 import { useBench } from '../entry/useBench';
 import { answer, api } from '../shared/api';
+import { Choice } from '../shared/Choice';
 import { failureWords } from '../shared/failure';
 import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
@@ -59,6 +59,11 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
   const heights = useTestHeights(layout, face);
   const toldOf = useTold(layout, useSheet(view.id, layout.code).data, chosen);
   const drafts = draftsOf(view.id);
+  /** Keys of all slots, by row, then line and column: put together once a sheet, not with each entry. */
+  const keys = useMemo(
+    () => layout.rows.map((where) => chosen.flatMap((what) => layout.columns.map((of) => slotKey(slotOf(of, where, what))))),
+    [layout, chosen],
+  );
 
   const indexIn = (list: readonly { key: string }[], key: string): number =>
     Math.max(
@@ -125,16 +130,6 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
     }
     goTo(cell);
   };
-  const hands = useStable<Hands>({
-    press,
-    step,
-    trace: setTrace,
-    commit: (cell, text, along) => {
-      if (text !== null) commit(cell, text);
-      if (along !== 0) move(cell, along);
-    },
-  });
-
   // A refusal brings the hand back to its cell, unless it is typing somewhere else already.
   const seen = useRef(new Set<string>());
   useEffect(() => {
@@ -142,10 +137,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
       if (one.state === 'waiting' || seen.current.has(one.entry.id)) continue;
       seen.current.add(one.entry.id);
       const key = slotKey(one.entry.slot);
-      const owner = cellsInOrder(layout, true).find((cell) => {
-        const slot = slotAt(cell);
-        return slot !== null && slotKey(slot) === key;
-      });
+      const owner = cellsInOrder(layout, true).find(({ row: r, line, column: c }) => keys[r]?.[line * layout.columns.length + c] === key);
       if (owner && draftAt(here) === null) goTo(owner);
     }
   });
@@ -171,7 +163,18 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
       setGaugeProblem(failureWords(error));
     }
   };
-  const onKey = useKeys([{ shown: 'F8', does: words.keysDo.gauge, on: /^F8$/, run: () => void fromGauge() }], SHEET_KEYS);
+  const hands = useStable<Hands>({
+    press,
+    step,
+    trace: setTrace,
+    gauge: () => void fromGauge(),
+    commit: (cell, text, along) => {
+      if (text !== null) commit(cell, text);
+      if (along !== 0) move(cell, along);
+    },
+  });
+
+  const onKey = useKeys([{ shown: 'F8', does: words.keysDo.gauge, on: /^F8$/, run: hands.gauge }], SHEET_KEYS);
 
   const slotHere = slotAt(here);
   const unsettled = slotHere === null ? null : refusedIn(slots.get(slotHere));
@@ -185,11 +188,11 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
     <>
       <p className="gauge-row">
         {words.bench.gauge}
-        <Select
+        <Choice
           value={column ? gaugeOf(column) : ''}
-          aria-label={words.bench.gauge}
-          style={{ width: 330 }}
-          onChange={(gauge: string) => column && setGauges((old) => ({ ...old, [column.code]: gauge }))}
+          label={words.bench.gauge}
+          width={330}
+          onChange={(gauge) => column && setGauges((old) => ({ ...old, [column.code]: gauge }))}
           options={(catalogue.data?.gauges ?? [])
             .filter((gauge) => gauge.dimension === column?.dimension)
             .map((gauge) => ({ value: gauge.code, label: `${gauge.label}, ${gauge.stated}` }))}
@@ -233,13 +236,13 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
                 caseId={view.id}
                 row={where}
                 number={r}
-                chosen={chosen}
                 lines={lines}
                 isFailed={view.story.failed.includes(where.key)}
                 isCurrent={r === here.row}
                 live={r === here.row ? here : null}
-                states={chosen.flatMap((what, line) =>
-                  layout.columns.map((of, c) => (isOffered({ row: r, line, column: c }) ? slots.get(slotOf(of, where, what)) : null)),
+                slots={keys[r] ?? []}
+                states={(keys[r] ?? []).map((key, i) =>
+                  leavesOut === undefined || isOffered({ row: r, line: 0, column: i % layout.columns.length }) ? slots.at(key) : null,
                 )}
                 heights={heights.of}
                 told={toldOf(where)}
@@ -258,9 +261,9 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
         ) : (
           <p className="note">{foot}</p>
         )}
-        <Button className="from-gauge" onClick={() => void fromGauge()}>
+        <button type="button" className="act-button" onClick={hands.gauge}>
           {words.bench.takeGauge} <Keycap>F8</Keycap>
-        </Button>
+        </button>
         {gaugeProblem !== null && (
           <span className="wrong" role="alert">
             {gaugeProblem}

@@ -2,9 +2,9 @@ import { memo, type ReactNode } from 'react';
 import { MarginRule } from '../draw/MarginRule';
 import { Tag } from '../draw/Tag';
 import { Asked } from '../entry/Asked';
-import { slotKey, type SlotState } from '../entry/slots';
+import type { SlotState } from '../entry/slots';
 import type { MarginView, Schemas } from '../shared/api';
-import { cellName, slotOf, type Cell, type Chosen, type SheetLayout, type SheetRow as Row } from './cells';
+import { cellName, type Cell, type SheetLayout, type SheetRow as Row } from './cells';
 import { SheetCell } from './SheetCell';
 import { ofMargin, ofValue, type Subject } from './TraceDialog';
 
@@ -14,6 +14,7 @@ export interface Hands {
   commit: (cell: Cell, text: string | null, along: number) => void;
   step: (cell: Cell, down: number, right: number) => void;
   trace: (subject: Subject) => void;
+  gauge: () => void;
 }
 
 /** What a row tells, in the order of its columns and lines; undefined where there is nothing to tell. */
@@ -27,14 +28,14 @@ interface Props {
   caseId: string;
   row: Row;
   number: number;
-  /** What the cells are of, by line. */
-  chosen: readonly Chosen[];
   lines: readonly string[];
   isFailed: boolean;
   isCurrent: boolean;
   /** Line and column of the live cell. */
   live: { line: number; column: number } | null;
-  /** By line, then column; null where a cell is not offered. */
+  /** Keys of the slots, by line, then column. */
+  slots: readonly string[];
+  /** What stands in them; null where a cell is not offered. */
   states: readonly (SlotState | null)[];
   /** Test height of each column. */
   heights: readonly string[];
@@ -47,8 +48,7 @@ interface Props {
 
 /** A row of a sheet: its readings, and what follows from them. Drawn anew only where something of it changed. */
 export const SheetRow = memo(function SheetRow(props: Props) {
-  const { layout, caseId, row, number, chosen, lines, isFailed, isCurrent, live, states, heights, hasNotes, note, questions, hands } =
-    props;
+  const { layout, caseId, row, number, slots, lines, isFailed, isCurrent, live, states, heights, hasNotes, note, questions, hands } = props;
   return lines.map((line, l) => (
     <tr key={line} className={isCurrent ? 'current' : ''}>
       {l === 0 && (
@@ -66,7 +66,7 @@ export const SheetRow = memo(function SheetRow(props: Props) {
             key={of.key}
             name={cellName(row, of, line)}
             caseId={caseId}
-            slot={slotKey(slotOf(of, row, chosen[l] ?? { face: '', date: '', line }))}
+            slot={slots[l * layout.columns.length + j] ?? ''}
             state={state}
             active={live !== null && l === live.line && j === live.column}
             headAt={of.atHeight ? (heights[j] ?? '') : null}
@@ -147,7 +147,7 @@ function isSame(before: Props, after: Props): boolean {
     before.live?.column === after.live?.column &&
     before.note === after.note &&
     before.questions === after.questions &&
-    before.chosen === after.chosen &&
+    before.slots === after.slots &&
     sameList(before.states, after.states, (x, y) => x?.entry === y?.entry && x?.outgoing === y?.outgoing) &&
     sameList(before.heights, after.heights) &&
     sameList(before.told.values, after.told.values) &&

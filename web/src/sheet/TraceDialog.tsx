@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
-import { Modal } from 'antd';
+
 import { LargeMarginRule } from '../draw/MarginRule';
 import { Tag } from '../draw/Tag';
 import { answer, api, type MarginView, type Schemas } from '../shared/api';
+import { Dialog } from '../shared/Dialog';
 import { words } from '../shared/messages';
 
 /** What a reasoning is about: a margin with its rule, or a derived value without a limit. */
@@ -37,17 +38,9 @@ export const ofMargin = (margin: MarginView): Subject => ({
 /** A value with its reasoning, in a dialog. */
 export function TraceDialog({ caseId, subject, onClose }: { caseId: string; subject: Subject | null; onClose: () => void }) {
   return (
-    <Modal
-      open={subject !== null}
-      onCancel={onClose}
-      footer={null}
-      width={640}
-      title={words.trace.title}
-      transitionName=""
-      maskTransitionName=""
-    >
+    <Dialog open={subject !== null} onClose={onClose} width={640} title={words.trace.title}>
       {subject && <Reasoning caseId={caseId} subject={subject} />}
-    </Modal>
+    </Dialog>
   );
 }
 

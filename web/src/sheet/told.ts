@@ -19,15 +19,26 @@ export function useTold(layout: SheetLayout, told: SheetView | undefined, chosen
     }
     return { values, margins };
   }, [told]);
-  return (row) => ({
-    values: chosen.flatMap((of) => layout.computed.map((one) => found.values.get(key(row.place, one.name, indexOf(one.index, row, of))))),
-    margins: chosen.flatMap((of) =>
-      layout.margins.map((one) =>
-        found.margins.get(key(row.place, one.quantity, one.index.length === 0 ? ANY : indexOf(one.index, row, of))),
-      ),
-    ),
-  });
+  return useMemo(() => {
+    const rows = new Map(
+      layout.rows.map((row) => [
+        row.key,
+        {
+          values: chosen.flatMap((of) =>
+            layout.computed.map((one) => found.values.get(key(row.place, one.name, indexOf(one.index, row, of)))),
+          ),
+          margins: chosen.flatMap((of) =>
+            layout.margins.map((one) =>
+              found.margins.get(key(row.place, one.quantity, one.index.length === 0 ? ANY : indexOf(one.index, row, of))),
+            ),
+          ),
+        },
+      ]),
+    );
+    return (row) => rows.get(row.key) ?? NOTHING;
+  }, [layout, chosen, found]);
 }
 
+const NOTHING: Told = { values: [], margins: [] };
 const ANY = '*';
 const key = (place: string, name: string, index: string | null): string => `${place} ${name} ${index ?? ''}`;

@@ -1,0 +1,41 @@
+import { Modal } from 'antd';
+import { useEffect, useState, type ReactNode } from 'react';
+
+interface Props {
+  open: boolean;
+  title: ReactNode;
+  onClose: () => void;
+  width?: number;
+  /** Whether Esc closes it; not where Esc has a meaning within. */
+  byEscape?: boolean;
+  children: ReactNode;
+}
+
+/** A dialog as all of ours are: without buttons of its own and without motion; while it is closed it costs nothing. */
+export const Dialog = ({ open, ...opened }: Props): ReactNode => (open ? <Opened {...opened} /> : null);
+
+function Opened({ title, onClose, width = 520, byEscape = true, children }: Omit<Props, 'open'>) {
+  // The hand goes back to where it was.
+  const [before] = useState(() => document.activeElement);
+  useEffect(
+    () => () => {
+      if (before instanceof HTMLElement || before instanceof SVGElement) before.focus();
+    },
+    [before],
+  );
+  return (
+    <Modal
+      open
+      onCancel={onClose}
+      footer={null}
+      width={width}
+      title={title}
+      keyboard={byEscape}
+      transitionName=""
+      maskTransitionName=""
+      centered
+    >
+      {children}
+    </Modal>
+  );
+}
