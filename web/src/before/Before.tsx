@@ -25,7 +25,7 @@ export default function Before() {
   const layout = (code: string): SheetLayout | undefined => layouts.data?.find((one) => one.code === code);
   const pulls = layout('pulls');
   return (
-    <div className="room">
+    <div className="room in-before">
       <PlanSide chosen={chosen} onChoose={choose} first="seatLoad" next={section === 'valves' ? (order.data?.nextPull ?? null) : null} />
       <div className="bench-sheet before">
         <div className="tool-row">

@@ -27,7 +27,7 @@ export default function CauseBoard() {
   const ledger = useLedger(view.id, isEmpty ? null : cause);
 
   return (
-    <div className="room">
+    <div className="room in-cause">
       <PlanSide chosen={chosen} onChoose={choose} first="signs">
         <p className="plan-note">{words.cause.honest}</p>
       </PlanSide>

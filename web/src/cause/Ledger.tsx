@@ -60,7 +60,7 @@ export function Ledger({
       <p className="note">
         {words.cause.start} {db(ledger.start)}, evidence {db(ledger.evidence)};{' '}
         {words.cause.sum.charAt(0).toLowerCase() + words.cause.sum.slice(1)} <b className="figures">{db(ledger.total)}</b>, against none
-        listed. {words.cause.silent(ledger.silent)} {words.cause.pairs}
+        listed. {words.cause.decibans} {words.cause.silent(ledger.silent)} {words.cause.pairs}
       </p>
     </section>
   );

@@ -37,7 +37,7 @@ export default function Clearances() {
   const under = columns[column];
   const opened = find(chosen, column);
   return (
-    <div className="room">
+    <div className="room in-clearances">
       <PlanSide
         chosen={chosen}
         onChoose={choose}

@@ -14,7 +14,7 @@ import { Announcer } from './Announcer';
 import { Guarded } from './Broken';
 import { ChosenProvider, useChosen } from './Chosen';
 import { KeysDialog } from './KeysDialog';
-import { PersonButton } from './Person';
+import { AskName, PersonButton } from './Person';
 import { Saving } from './Saving';
 import { Title } from './Title';
 import { useTyping } from './useTyping';
@@ -68,6 +68,7 @@ export function CaseFrame({ id, step, built, children }: Props) {
           <div className="place case">
             <div>
               <HeadRow view={query.data} step={step} />
+              <AskName />
               <Troubles />
             </div>
             <StepLine view={query.data} step={step} built={built} />
@@ -118,7 +119,7 @@ function HeadRow({ view, step }: { view: CaseView; step: string }) {
       <Unread />
       <Saving />
       <PersonButton />
-      <button type="button" className="plain" onClick={() => setKeys(true)}>
+      <button type="button" className="plain keys-door" onClick={() => setKeys(true)}>
         <Keycap>?</Keycap> {words.keys}
       </button>
       <KeysDialog open={keys} onClose={() => setKeys(false)} />

@@ -128,7 +128,7 @@ export function Annotator({ entry, onClose }: Props) {
         : [{ value: 'engine', label: 'engine' }];
   let marks = 0;
   return (
-    <Dialog open onClose={onClose} width={1240} title={entry.caption} byEscape={shape === null}>
+    <Dialog open scope="in-photographs" onClose={onClose} width={1240} title={entry.caption} byEscape={shape === null}>
       <div className="annotator" ref={box} tabIndex={-1} onKeyDown={onKey}>
         <div className="annotator-tools" role="group" aria-label={words.photo.draw}>
           {SHAPES.map((one, i) => (

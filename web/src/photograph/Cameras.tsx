@@ -46,7 +46,7 @@ export function DeviceCamera({ onTake, onClose }: Props) {
     );
   };
   return (
-    <Dialog open onClose={onClose} width={900} title={words.photo.device}>
+    <Dialog open scope="in-photographs" onClose={onClose} width={900} title={words.photo.device}>
       {problem === null ? <video ref={video} autoPlay muted playsInline className="live-camera" /> : <p className="wrong">{problem}</p>}
       <Button type="primary" size="large" disabled={problem !== null} onClick={take}>
         {words.photo.take}
@@ -76,7 +76,7 @@ export function SimulatedCamera({ part, onTake, onClose }: Props & { part: strin
     setSeed(Math.floor(Math.random() * 100000));
   };
   return (
-    <Dialog open onClose={onClose} width={860} title={words.photo.simulated}>
+    <Dialog open scope="in-photographs" onClose={onClose} width={860} title={words.photo.simulated}>
       <p className="wrong">{words.photo.simulatedWhy}</p>
       <div className="new-task">
         <Select

@@ -23,7 +23,7 @@ export function Pair({ entries, onClose }: { entries: readonly [EntryView, Entry
     event.preventDefault();
   };
   return (
-    <Dialog open onClose={onClose} width={1240} title={words.photo.pair}>
+    <Dialog open scope="in-photographs" onClose={onClose} width={1240} title={words.photo.pair}>
       <div className="pair" tabIndex={0} role="group" aria-label={words.photo.pairHint} onKeyDown={onKey}>
         {entries.map((entry) => (
           <Half key={entry.id} entry={entry} seen={seen} onView={setSeen} />

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { HeadPlan } from '../draw/HeadPlan';
 import { PersonButton } from '../frame/Person';
+import { Title } from '../frame/Title';
 import { Wordmark } from '../frame/Wordmark';
 import { answer, api, Refused, type EngineInput } from '../shared/api';
 import { failureWords } from '../shared/failure';
@@ -70,7 +71,8 @@ export default function NewCase() {
   };
 
   return (
-    <div className="place">
+    <div className="place in-queue">
+      <Title of={words.newCase.title} />
       <header className="head-row">
         <Link to="/" aria-label={words.newCase.back} style={{ display: 'flex' }}>
           <Wordmark />

@@ -19,10 +19,10 @@ export function OnBench({ row }: { row: ShownRow }) {
         <p className="said">{row.words === '' ? words.queue.noStory : `“${row.words}”`}</p>
         <p className="quiet">{words.queue.counts(row.lookedAt, row.stations, row.springsMeasured, row.photographs)}</p>
         <p className="acts">
-          <Link to={addressOf(row)} className="ant-btn-like big">
+          <Link to={addressOf(row)} className="door-button big">
             {words.queue.goOn(row.next.words)}
           </Link>
-          <Link to={`/case/${row.id}/cause`} className="ant-btn-like plain big">
+          <Link to={`/case/${row.id}/cause`} className="door-button plain big">
             {words.queue.openCause}
           </Link>
         </p>

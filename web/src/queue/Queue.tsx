@@ -3,7 +3,8 @@ import { Button, Input, Spin } from 'antd';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { Keycap } from '../draw/Tag';
-import { PersonButton } from '../frame/Person';
+import { AskName, PersonButton } from '../frame/Person';
+import { Title } from '../frame/Title';
 import { Wordmark } from '../frame/Wordmark';
 import { Troubles } from '../keeping/Troubles';
 import { answer, api } from '../shared/api';
@@ -32,21 +33,24 @@ export function Queue() {
   const isEmptyShop = !queue.isPending && Object.values(queue.counts).every((count) => count === 0) && queue.asked === '';
 
   return (
-    <div className="place">
+    <div className="place in-queue">
+      <Title of={words.queue.title} />
       <div>
         <header className="head-row">
           <Wordmark />
           <span className="spring" />
           <PersonButton />
         </header>
+        <AskName />
         <Troubles />
       </div>
       <main className="queue" ref={scroll}>
+        <h1 className="unseen">{words.queue.title}</h1>
         <div className="doors">
           <Find value={find} onChange={setFind} />
           <ImportCase />
           <span className="spring" />
-          <Link to="/new" className="ant-btn-like">
+          <Link to="/new" className="door-button">
             {words.queue.newCase}
           </Link>
         </div>
@@ -57,7 +61,7 @@ export function Queue() {
           <div className="empty">
             <b>{words.queue.empty}</b>
             <p>{words.queue.emptyWhat}</p>
-            <Link to="/new" className="ant-btn-like" style={{ marginTop: 12 }}>
+            <Link to="/new" className="door-button" style={{ marginTop: 12 }}>
               {words.queue.newCase}
             </Link>
           </div>

@@ -33,7 +33,7 @@ export default function Days() {
     .map((readiness) => ({ readiness, tasks: (data?.tasks ?? []).filter((task) => task.readiness === readiness) }))
     .filter((group) => group.tasks.length > 0);
   return (
-    <div className="room">
+    <div className="room in-days">
       <PlanSide chosen={chosen} onChoose={choose} first="looked" />
       <div className="sheet pad days-place">
         <header className="days-head">

@@ -8,13 +8,15 @@ interface Props {
   width?: number;
   /** Whether Esc closes it; not where Esc has a meaning within. */
   byEscape?: boolean;
+  /** Class of the room whose styles hold within: a dialog stands outside of its place. */
+  scope?: string;
   children: ReactNode;
 }
 
 /** A dialog as all of ours are: without buttons of its own and without motion; while it is closed it costs nothing. */
 export const Dialog = ({ open, ...opened }: Props): ReactNode => (open ? <Opened {...opened} /> : null);
 
-function Opened({ title, onClose, width = 520, byEscape = true, children }: Omit<Props, 'open'>) {
+function Opened({ title, onClose, width = 520, byEscape = true, scope, children }: Omit<Props, 'open'>) {
   // The hand goes back to where it was.
   const [before] = useState(() => document.activeElement);
   useEffect(
@@ -35,7 +37,7 @@ function Opened({ title, onClose, width = 520, byEscape = true, children }: Omit
       maskTransitionName=""
       centered
     >
-      {children}
+      <div className={scope}>{children}</div>
     </Modal>
   );
 }

@@ -30,7 +30,10 @@ export const words = {
   atTheBench: 'At the bench',
   whoIsThere: 'Who is at the bench?',
   whoIsThereWhy: 'Your name stands beside every entry you make.',
+  namePlaceholder: 'your name',
+  keepName: 'That is me',
   queue: {
+    title: 'Bench queue',
     find: 'Find a sign, part, word or cause in every case',
     newCase: 'New case',
     importCase: 'Import a case',
@@ -582,6 +585,7 @@ export const words = {
     start: 'Before any evidence',
     sum: 'Sum, for this cause alone',
     silent: (n: number): string => `${n} lines below half a deciban are silent.`,
+    decibans: 'dB, decibans: how much a line moves the odds. 10 dB make it ten times as likely, 3 dB twice, −10 dB a tenth.',
     pairs: 'The ranking also weighs pairs of causes, so it can differ from the sum of one ledger.',
     left: 'Not explained by it',
     leftNothing: 'It leaves nothing recorded unexplained.',

@@ -27,7 +27,7 @@ export default function Story() {
   const failed = story.draft.failed.includes(chosen);
 
   return (
-    <div className="room">
+    <div className="room in-story">
       <PlanSide chosen={chosen} onChoose={choose} first="signs">
         <div className="plan-act">
           <button

@@ -22,7 +22,7 @@ export default function Teardown() {
   if (station === undefined) return null;
   const place = site === 'station' ? station.code : site === 'cylinder' ? station.cylinder : 'engine';
   return (
-    <div className="room wide-plan">
+    <div className="room wide-plan in-teardown in-photographs">
       <PlanSide chosen={chosen} onChoose={choose} first="signs" />
       <div className="teardown">
         <StationHead station={station} site={site} onSite={setSite} section={section} onSection={setSection} />
