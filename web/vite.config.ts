@@ -12,7 +12,7 @@ export default defineConfig({
   test: {
     environment: 'jsdom',
     include: ['src/**/*.test.{ts,tsx}'],
-    setupFiles: ['src/shared/test-setup.ts'],
+    setupFiles: ['src/testing/setup.ts'],
     testTimeout: 120_000,
     hookTimeout: 120_000,
     expect: { poll: { timeout: 30_000 } },

@@ -14,7 +14,7 @@ test('a coil-bound spring, from the first click to the report', async ({ page, b
   await page.getByLabel('Name of the case').pressSequentially('Harrow Lane eight');
   await expect(page.getByRole('img', { name: /V8, 16 valves, pushrod/ })).toBeVisible();
   await page.keyboard.press('Enter');
-  await expect(page.getByText('0001 · Harrow Lane eight')).toBeVisible();
+  await expect(page.getByText('0001 · Harrow Lane eight', { exact: true })).toBeVisible();
 
   // The story.
   await page.getByLabel('What happened, in the customer’s words').fill('Broke up at seven thousand, then ran on seven.');

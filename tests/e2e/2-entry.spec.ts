@@ -7,7 +7,7 @@ test('a bad entry stays in its cell with the reason, and Enter takes the offer',
   const { id } = await newCase(request, 'Bad entries');
   await page.goto(`${shop()}/case/${id}/bench?at=A1-E1`);
   await page.getByLabel('Sheet', { exact: true }).click();
-  await page.getByTitle('Heights, lift and room').click();
+  await page.getByRole('option', { name: 'Heights, lift and room' }).click();
   await page.getByLabel('1E lash: empty').click();
   await page.keyboard.type('16');
   await page.keyboard.press('Enter');
@@ -29,8 +29,6 @@ test('a bad entry stays in its cell with the reason, and Enter takes the offer',
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('3E installed height: 1.795')).toBeVisible();
   await page.reload();
-  await page.getByLabel('Sheet', { exact: true }).click();
-  await page.getByTitle('Heights, lift and room').click();
   // The sheet opens where something is still to be settled.
   await expect(page.getByLabel('1E installed height', { exact: true })).toHaveValue('1.8.0');
   await page.getByLabel('1E installed height', { exact: true }).fill('1.800');
@@ -78,12 +76,12 @@ test('what was entered without a line outlives the page', async ({ page, request
   await expect.poll(async () => (await viewOf(request, id)).entries.length).toBe(1);
 });
 
-test('two windows on one cell settle it in place', async ({ page, request, context }) => {
+test('two hands on one cell settle it in place', async ({ page, request, browser }) => {
   const { id } = await newCase(request, 'Two windows');
   const address = `${shop()}/case/${id}/bench?at=A1-E1`;
   await page.goto(address);
   await page.getByLabel('1E free height', { exact: true }).waitFor();
-  const other = await context.newPage();
+  const other = await (await browser.newContext()).newPage();
   await atTheBench(other, 'Other hand');
   await other.goto(address);
   await other.getByLabel('1E free height', { exact: true }).waitFor();
@@ -98,6 +96,42 @@ test('two windows on one cell settle it in place', async ({ page, request, conte
   await expect.poll(async () => (await viewOf(request, id)).entries[0]?.shown).toBe('2.010');
   const entries = await recorded(request, id);
   expect(entries.map((entry) => entry.data?.text)).toEqual(['2.060', '2.010']);
+});
+
+test('a second window of the same browser sees what was entered, and sends what the first one kept', async ({ page, request, context }) => {
+  const { id } = await newCase(request, 'Two tabs');
+  const address = `${shop()}/case/${id}/bench?at=A1-E1`;
+  await page.goto(address);
+  await page.getByLabel('1E free height', { exact: true }).waitFor();
+  const other = await context.newPage();
+  await other.goto(address);
+  await other.getByLabel('1E free height', { exact: true }).waitFor();
+  await page.bringToFront();
+  await context.setOffline(true);
+  await page.keyboard.type('2.060');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('1 entry kept here, no line')).toBeVisible();
+  await page.close();
+  await expect(other.getByText(/^(1 entry kept here, no line|Sending 1)$/)).toBeVisible();
+  await context.setOffline(false);
+  await saved(other);
+  await expect.poll(async () => (await viewOf(request, id)).entries.map((entry) => entry.text)).toEqual(['2.060']);
+});
+
+test('what only this browser has is shown and sent from the queue too', async ({ page, request, context }) => {
+  const { id } = await newCase(request, 'Left in the browser');
+  await page.goto(`${shop()}/case/${id}/bench?at=A1-E1`);
+  await page.getByLabel('1E free height', { exact: true }).waitFor();
+  await page.route('**/entries', (route) => route.abort());
+  await page.keyboard.type('2.060');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('1 entry kept here, no line')).toBeVisible();
+  await page.getByRole('link', { name: 'Bench queue' }).click();
+  await expect(page.getByText('1 entry of Left in the browser kept in this browser, not on the server yet')).toBeVisible();
+  await page.unroute('**/entries');
+  await expect.poll(async () => (await viewOf(request, id)).entries.length).toBe(1);
+  await expect(page.getByText(/kept in this browser/)).toHaveCount(0);
+  await context.close();
 });
 
 test('a finding that another hand got ahead of is settled from the head row', async ({ page, request }) => {

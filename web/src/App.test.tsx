@@ -5,7 +5,7 @@ import { afterEach, expect, test, vi } from 'vitest';
 import { routes } from './App';
 import { api } from './shared/api';
 import { words } from './shared/messages';
-import { catalogue, twin } from './shared/test-case';
+import { catalogue, twin } from './testing/case';
 
 const view = twin({
   steps: [

@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
-import { openCase, told as sentAs } from '../shared/test-case';
-import { column, margin, sheetLayout, stationRow } from '../shared/test-sheets';
+import { openCase, told as sentAs } from '../testing/case';
+import { column, margin, sheetLayout, stationRow } from '../testing/sheets';
 import Before from './Before';
 
 afterEach(() => vi.restoreAllMocks());

@@ -1,8 +1,8 @@
 import { screen } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api, type CaseView } from '../shared/api';
-import { catalogue, openCase, told, twin } from '../shared/test-case';
-import { column, sheetLayout, stationRow } from '../shared/test-sheets';
+import { catalogue, openCase, told, twin } from '../testing/case';
+import { column, sheetLayout, stationRow } from '../testing/sheets';
 import BenchPlace from './BenchPlace';
 
 const layout = (code: string, title: string) =>

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api, type CaseView, type RankingView } from '../shared/api';
 import { words } from '../shared/messages';
 import { setPerson } from '../shared/person';
-import { openCase, twin } from '../shared/test-case';
+import { openCase, twin } from '../testing/case';
 import { Call } from './Call';
 import CauseBoard from './CauseBoard';
 

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button, Input } from 'antd';
 import { useEffect, useState, type ReactNode } from 'react';
-import { Wordmark } from '../frame/Wordmark';
+import { Wordmark } from '../draw/Wordmark';
 import { answer, api, onClosedDoor } from '../shared/api';
 import { words } from '../shared/messages';
 import './door.css';

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { expect, test } from 'vitest';
 import type { PlanView } from '../shared/api';
-import { margin } from '../shared/test-sheets';
+import { margin } from '../testing/sheets';
 import { HeadPlan } from './HeadPlan';
 import { LargeMarginRule, MarginRule } from './MarginRule';
 

@@ -1,7 +1,7 @@
 import { screen } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { words } from '../shared/messages';
-import { openCase, twin } from '../shared/test-case';
+import { openCase, twin } from '../testing/case';
 import { Unread } from './Unread';
 
 afterEach(() => vi.restoreAllMocks());

@@ -3,7 +3,7 @@ import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api, type EntryInput } from '../shared/api';
-import { twin } from '../shared/test-case';
+import { twin } from '../testing/case';
 import { BenchProvider, useBench, type Bench } from './useBench';
 
 const SLOT = { place: 'A1-E1', part: 'spring', item: 'free_height', index: 'outer' };

@@ -2,8 +2,8 @@ import { act, screen } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { api } from '../shared/api';
 import { useSheet, useTimeline } from '../shared/queries';
-import { openCase, twin } from '../shared/test-case';
-import { margin } from '../shared/test-sheets';
+import { openCase, twin } from '../testing/case';
+import { margin } from '../testing/sheets';
 import { useBench } from './useBench';
 import { patched } from './useNews';
 

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { catalogue as made } from '../shared/test-case';
+import { catalogue as made } from '../testing/case';
 import { whereMade } from './whereMade';
 
 const catalogue = made as unknown as Parameters<typeof whereMade>[2];

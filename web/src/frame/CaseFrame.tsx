@@ -18,7 +18,7 @@ import { AskName, PersonButton } from './Person';
 import { Saving } from './Saving';
 import { Title } from './Title';
 import { useTyping } from './useTyping';
-import { Mark } from './Wordmark';
+import { Mark } from '../draw/Wordmark';
 
 /** A case with all of its places: which one is open stands in the address. */
 export function CasePage({ built }: { built: readonly string[] }) {

@@ -21,6 +21,11 @@ export function useChosen(): [string, Chosen['choose']] {
   return [chosen.station, chosen.choose];
 }
 
+/** What an address says that the hand wrote. */
+interface Written {
+  byHand: true;
+}
+
 /** The address is written when the hand rests: an arrow that is held down rewrites it once. */
 const REST = 200;
 
@@ -30,13 +35,14 @@ const REST = 200;
  */
 export function ChosenProvider({ children }: { children: ReactNode }) {
   const { view } = useBench();
-  const { pathname } = useLocation();
+  const { pathname, state } = useLocation() as { pathname: string; state: unknown };
   const [search, setSearch] = useSearchParams();
   const at = search.get('at');
   const [ahead, setAhead] = useState<{ of: string | null; station: string } | null>(null);
-  // An address that came meanwhile from a link or the way back is newer than what the hand chose before it.
+  // An address that a link or the way back brought is newer than what the hand chose before; one that the hand wrote lags behind it.
+  const isNewest = ahead !== null && (ahead.of === at || (state as Written | null)?.byHand === true);
   const [last, setLast] = useState<string | null>(null);
-  const wanted = ahead !== null && ahead.of === at ? ahead.station : (at ?? last);
+  const wanted = isNewest ? ahead.station : (at ?? last);
   const known = view.stations.find((one) => one.code === wanted || one.cylinder === wanted)?.code;
   const station = known ?? view.story.failed[0] ?? view.stations[0]?.code ?? '';
 
@@ -47,16 +53,23 @@ export function ChosenProvider({ children }: { children: ReactNode }) {
     write.current = setSearch;
   });
   useEffect(() => {
-    if (ahead === null || ahead.of !== at || ahead.station === at) return;
+    if (ahead === null) return;
+    if (!isNewest) {
+      setAhead(null);
+      return;
+    }
+    if (ahead.station === at) return;
+    const written: Written = { byHand: true };
     const timer = setTimeout(
       () =>
         write.current((old) => new URLSearchParams([...[...old].filter(([key]) => key !== 'at'), ['at', ahead.station]]), {
           replace: true,
+          state: written,
         }),
       REST,
     );
     return () => clearTimeout(timer);
-  }, [ahead, at, pathname]);
+  }, [ahead, isNewest, at, pathname]);
 
   const latest = useRef(at);
   useEffect(() => {

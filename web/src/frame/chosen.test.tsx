@@ -1,7 +1,7 @@
 import { act, screen } from '@testing-library/react';
 import { Link } from 'react-router';
 import { afterEach, expect, test, vi } from 'vitest';
-import { openCase, twin } from '../shared/test-case';
+import { openCase, twin } from '../testing/case';
 import { useChosen } from './Chosen';
 import { useSection } from './useSection';
 
@@ -74,4 +74,19 @@ test('what is open stands in the address, with the station', async () => {
   go('bench/nonsense');
   expect(screen.getByLabelText('section')).toHaveTextContent('first');
   expect(station()).toBe('A2-I1');
+});
+
+test('a hand that goes on while its address is being written is not thrown back', async () => {
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+  openCase(<Place />, { at: 'bench?at=A2-I1' });
+  act(() => screen.getByRole('button', { name: 'pick 1I' }).click());
+  act(() => {
+    vi.advanceTimersByTime(250); // the address is on its way
+    screen.getByRole('button', { name: 'pick 2E' }).click();
+  });
+  await act(() => vi.advanceTimersByTimeAsync(50));
+  expect(station()).toBe('A2-E1');
+  await act(() => vi.advanceTimersByTimeAsync(500));
+  vi.useRealTimers();
+  expect(station()).toBe('A2-E1');
 });

@@ -4,7 +4,7 @@ import { useBench } from '../entry/useBench';
 import type { EntryView } from '../shared/api';
 import { words } from '../shared/messages';
 import { setPerson } from '../shared/person';
-import { openCase, twin } from '../shared/test-case';
+import { openCase, twin } from '../testing/case';
 import { CaseFrame } from './CaseFrame';
 
 beforeEach(() => localStorage.clear());

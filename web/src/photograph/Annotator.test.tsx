@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { EntryView } from '../shared/api';
-import { openCase, told, twin } from '../shared/test-case';
+import { openCase, told, twin } from '../testing/case';
 import { Annotator } from './Annotator';
 import { PhotoDesk } from './PhotoDesk';
 

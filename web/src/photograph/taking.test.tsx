@@ -2,7 +2,7 @@ import { screen } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { words } from '../shared/messages';
-import { openCase, told } from '../shared/test-case';
+import { openCase, told } from '../testing/case';
 import { NotTaken } from './NotTaken';
 import { usePhotographs } from './usePhotographs';
 

@@ -5,7 +5,7 @@ import { Link, useNavigate } from 'react-router';
 import { HeadPlan } from '../draw/HeadPlan';
 import { PersonButton } from '../frame/Person';
 import { Title } from '../frame/Title';
-import { Wordmark } from '../frame/Wordmark';
+import { Wordmark } from '../draw/Wordmark';
 import { answer, api, Refused, type EngineInput } from '../shared/api';
 import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';

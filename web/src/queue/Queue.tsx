@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { Keycap } from '../draw/Tag';
 import { AskName, PersonButton } from '../frame/Person';
 import { Title } from '../frame/Title';
-import { Wordmark } from '../frame/Wordmark';
+import { Wordmark } from '../draw/Wordmark';
 import { Troubles } from '../keeping/Troubles';
 import { answer, api } from '../shared/api';
 import { failureWords } from '../shared/failure';

@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { words } from '../shared/messages';
-import { openCase, twin } from '../shared/test-case';
+import { openCase, twin } from '../testing/case';
 import { api } from '../shared/api';
 import NewCase from './NewCase';
 import { Queue } from './Queue';

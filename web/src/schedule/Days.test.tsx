@@ -1,6 +1,6 @@
 import { screen, within } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
-import { openCase, told } from '../shared/test-case';
+import { openCase, told } from '../testing/case';
 import { today } from '../shared/days';
 import Days from './Days';
 

@@ -2,8 +2,8 @@ import { screen } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { Asked } from '../entry/Asked';
-import { catalogue, openCase, told, twin } from '../shared/test-case';
-import { column, margin, sheetLayout, stationRow } from '../shared/test-sheets';
+import { catalogue, openCase, told, twin } from '../testing/case';
+import { column, margin, sheetLayout, stationRow } from '../testing/sheets';
 import type { SheetLayout } from './cells';
 import { Sheet } from './Sheet';
 

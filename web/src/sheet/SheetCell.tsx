@@ -74,6 +74,10 @@ function LiveCell({ state, name, caseId, slot, onCommit, onStep }: Props) {
     input.current?.select();
     input.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
   }, [hand]);
+  useEffect(() => {
+    // What another hand entered meanwhile is replaced by typing, as what stood there before would have been.
+    if (document.activeElement === input.current) input.current?.select();
+  }, [stands]);
   const leave = (along: number): void => {
     const text = typed ?? (along === 1 && offer !== undefined ? offer : null);
     type(null);

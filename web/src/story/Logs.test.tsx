@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api } from '../shared/api';
-import { openCase, told } from '../shared/test-case';
+import { openCase, told } from '../testing/case';
 import { Logs } from './Logs';
 
 const SHA = 'a'.repeat(64);

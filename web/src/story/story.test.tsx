@@ -2,7 +2,7 @@ import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api, type CaseView } from '../shared/api';
 import { words } from '../shared/messages';
-import { catalogue, openCase, told, twin } from '../shared/test-case';
+import { catalogue, openCase, told, twin } from '../testing/case';
 import { Claimed } from './Claimed';
 import { ClaimedParts } from './ClaimedParts';
 import { EngineForm } from './EngineForm';

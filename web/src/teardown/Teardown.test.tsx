@@ -1,6 +1,6 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
-import { openCase, told, twin } from '../shared/test-case';
+import { openCase, told, twin } from '../testing/case';
 import Teardown from './Teardown';
 
 afterEach(() => vi.restoreAllMocks());

@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { words } from '../shared/messages';
-import { openCase, told, twin } from '../shared/test-case';
+import { openCase, told, twin } from '../testing/case';
 import { StepCard, type PlannedStep } from './NextStep';
 import { Pieces } from './Pieces';
 import { Plan } from './Plan';

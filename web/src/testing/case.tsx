@@ -6,8 +6,8 @@ import { createMemoryRouter, RouterProvider } from 'react-router';
 import { vi } from 'vitest';
 import { BenchProvider } from '../entry/useBench';
 import { ChosenProvider } from '../frame/Chosen';
-import { api, type CaseView, type EntryInput, type EntryView } from './api';
-import { uuidv7 } from './uuid';
+import { api, type CaseView, type EntryInput, type EntryView } from '../shared/api';
+import { uuidv7 } from '../shared/uuid';
 
 const station = (cylinder: number, kind: 'E' | 'I') => ({
   code: `A${cylinder}-${kind}1`,

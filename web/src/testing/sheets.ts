@@ -1,4 +1,4 @@
-import type { MarginView, Schemas } from './api';
+import type { MarginView, Schemas } from '../shared/api';
 
 /** A margin of a made-up quantity, inside its limit where nothing else is said. */
 export const margin = (more: Partial<MarginView> = {}): MarginView => ({
