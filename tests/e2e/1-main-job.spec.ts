@@ -61,7 +61,7 @@ test('a coil-bound spring, from the first click to the report', async ({ page, b
   // The bench, by keyboard: heights down, springs across.
   await page.getByRole('link', { name: /4 Bench/ }).click();
   await page.getByLabel('Sheet', { exact: true }).click();
-  await page.getByTitle('Heights, lift and room').click();
+  await page.getByRole('option', { name: 'Heights, lift and room' }).click();
   await expect(page.getByLabel('4E installed height', { exact: true })).toBeFocused();
   await page.keyboard.type('1.720');
   await page.keyboard.press('Enter');
@@ -69,7 +69,7 @@ test('a coil-bound spring, from the first click to the report', async ({ page, b
   await page.keyboard.type('14.35 mm');
   await page.keyboard.press('Enter');
   await page.getByLabel('Sheet', { exact: true }).click();
-  await page.getByTitle('Springs, outer').click();
+  await page.getByRole('option', { name: 'Springs, outer' }).click();
   await page.getByLabel('4E bind height: empty').click();
   await page.keyboard.type('1.150');
   await page.keyboard.press('Enter');

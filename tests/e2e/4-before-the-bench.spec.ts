@@ -188,10 +188,10 @@ test('the plan, pieces, custody and tags of a pushrod eight', async ({ page, req
 
   // Two lock halves a valve; a missing one stays open until it is found.
   await page.getByRole('button', { name: 'pieces and parts' }).click();
-  await page.getByRole('radiogroup', { name: '1E lock halves' }).focus();
+  await page.getByRole('radiogroup', { name: '1E lock halves' }).getByRole('radio').first().focus();
   await page.keyboard.type('212');
   await expect(page.getByText('1I locks: 1 missing')).toBeVisible();
-  await page.getByRole('radiogroup', { name: '1I lock halves' }).focus();
+  await page.getByRole('radiogroup', { name: '1I lock halves' }).getByRole('radio', { name: '1' }).focus();
   await page.keyboard.type('2');
   await expect(page.getByText('1I locks: 1 missing')).toHaveCount(0);
   await page.getByLabel('head bolts, and so on').fill('head bolts');
