@@ -131,7 +131,7 @@ test('a coil-bound spring, from the first click to the report', async ({ page, b
   await atTheBench(elsewhere, 'Other');
   await elsewhere.goto(`${otherShop()}/`);
   await elsewhere.locator('input[type=file]').setInputFiles(jsonPath);
-  await expect(elsewhere.getByText('· Harrow Lane eight')).toBeVisible();
+  await expect(elsewhere.getByRole('heading', { name: /· Harrow Lane eight/ })).toBeVisible();
   await elsewhere.getByRole('link', { name: /8 Cause/ }).click();
   await expect(elsewhere.getByText(/^Installed height too small leads/)).toBeVisible();
   await elsewhere.getByRole('link', { name: /3 Teardown/ }).click();

@@ -43,6 +43,9 @@ const SHUT = new Set([401, 403, 421]);
 const FOR_NOW = new Set([408, 425, 429]);
 /** Arrivals are shown together this often, so that a long queue does not redraw the screen for each. */
 const SHOW_EVERY = 80;
+/** Where many wait, showing each of them would take longer than sending them. */
+const MANY = 8;
+const SHOW_MANY_EVERY = 600;
 /** Pictures of a part are told apart by the beginning of their SHA-256. */
 const PICTURE_INDEX = 16;
 const CHANNEL = 'mute-tapper.outbox';
@@ -224,7 +227,8 @@ export class Outbox {
     for (let one = this.next(tried); one !== undefined && !this.closed; one = this.next(tried)) {
       tried.add(one.entry.id);
       const how = await this.sendOne(one);
-      if (Date.now() - this.shownAt > SHOW_EVERY) this.showArrived();
+      const every = this.state.outgoing.length - this.arrived.length > MANY ? SHOW_MANY_EVERY : SHOW_EVERY;
+      if (Date.now() - this.shownAt > every) this.showArrived();
       inARow = how === 'fault' ? inARow + 1 : 0;
       if (how !== 'up' && how !== 'refused') line = how;
       if (how === 'offline' || how === 'shut' || inARow >= FAULTS_IN_A_ROW) break;

@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-quer
 import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { api, type EntryInput } from '../shared/api';
+import { api, type CaseView, type EntryInput, type EntryView } from '../shared/api';
 import { twin } from '../testing/case';
 import { BenchProvider, useBench, type Bench } from './useBench';
 
@@ -36,8 +36,12 @@ beforeEach(() => {
 });
 afterEach(() => vi.restoreAllMocks());
 
+const clients = new Map<string, QueryClient>();
+const queriesOf = (caseId: string): QueryClient => clients.get(caseId) ?? new QueryClient();
+
 function bench(caseId: string): { current: Bench } {
   const queries = new QueryClient();
+  clients.set(caseId, queries);
   const view = twin({ id: caseId });
   function Followed({ children }: { children: ReactNode }) {
     const { data } = useQuery({
@@ -132,4 +136,34 @@ test('many entries in one stroke are entries of their own', async () => {
       ['withdrawal', 'valve'],
     ]);
   expect(result.current.undoable).toBeNull();
+});
+
+test('taking back leaves what somebody entered after it', async () => {
+  const result = bench('later');
+  record(result, '2.05');
+  await expect.poll(() => result.current.outbox.outgoing.length).toBe(0);
+  const later = { ...result.current.view.entries[0], id: '01900000-0000-7000-8000-000000000999', shown: '2.07', content: {} } as EntryView;
+  act(() => void queriesOf('later').setQueryData<CaseView>(['case', 'later'], (old) => old && { ...old, entries: [later] }));
+  await expect.poll(() => result.current.slots.get(SLOT).headId).toBe(later.id);
+  act(() => result.current.undo());
+  await new Promise((done) => setTimeout(done, 50));
+  expect(sent.map((entry) => entry.kind)).toEqual(['reading']);
+});
+
+test('an answer that was on its way before an entry was stored does not overwrite it', async () => {
+  const result = bench('stale');
+  let arrives: (view: CaseView) => void = () => undefined;
+  const old = result.current.view;
+  vi.mocked(api.GET).mockReturnValue(new Promise(() => undefined));
+  const fetching = queriesOf('stale').query<CaseView>({
+    queryKey: ['case', 'stale'],
+    queryFn: () => new Promise((done) => (arrives = done)),
+    staleTime: 0,
+  });
+  fetching.catch(() => undefined);
+  record(result, '2.05');
+  await expect.poll(() => result.current.outbox.outgoing.length).toBe(0);
+  arrives(old);
+  await new Promise((done) => setTimeout(done, 50));
+  expect(result.current.slots.get(SLOT).entry?.shown).toBe('2.05');
 });

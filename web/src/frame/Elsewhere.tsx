@@ -30,6 +30,7 @@ export function NoSuchPage() {
   return (
     <main className="pad">
       <Title of={words.nowhere.title} />
+      <h1 className="unseen">{words.nowhere.title}</h1>
       <div className="empty">
         <b>{words.nowhere.page(pathname)}</b>
         <p>{words.nowhere.pageWhat}</p>

@@ -178,3 +178,30 @@ test('a question is answered, changed and taken back', async () => {
     ]);
   expect(sent[1]?.supersedes).toBe(sent[0]?.id);
 });
+
+test('a refusal does not take the hand away from what is being typed elsewhere', async () => {
+  let refuse = (): void => undefined;
+  const held = new Promise<void>((done) => (refuse = done));
+  const { user, sent } = openCase(<Opened columns={[lash]} enter="down" />, {
+    until: held,
+    refuse: (entry) => (entry.data.text === '16' ? { detail: 'no', reason: '16 is too much' } : null),
+  });
+  await user.keyboard('16{Enter}0.0');
+  expect(live()).toBe('1I lash');
+  refuse();
+  await expect.poll(() => sent.length).toBe(1);
+  await new Promise((done) => setTimeout(done, 100));
+  expect(live()).toBe('1I lash');
+  // The refused cell is painted, with what was typed there.
+  expect(screen.getByLabelText('1E lash: 16')).toHaveClass('refused');
+  await user.keyboard('17{Enter}');
+  await expect.poll(() => told(sent).at(-1)).toEqual(['A1-I1/valve/lash', { text: '0.017' }]);
+});
+
+test('a press on another cell enters what was typed; going there by the plan leaves it half typed', async () => {
+  const { user, sent } = openCase(<Opened enter="down" />);
+  await user.keyboard('0.0');
+  await user.click(screen.getByLabelText('1I lash: empty'));
+  await expect.poll(() => told(sent)).toEqual([['A1-E1/valve/lash', { text: '0.0' }]]);
+  expect(live()).toBe('1I lash');
+});

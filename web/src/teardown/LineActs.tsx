@@ -26,9 +26,11 @@ export function LineActs({ hasSign, isComplete, left, neighbour, acts }: Props) 
           <Button onClick={acts.nothingHere}>
             {words.teardown.nothingHere} <Keycap>0</Keycap>
           </Button>
-          <Button onClick={acts.rest} disabled={left === 0}>
-            {words.teardown.rest(left)} <Keycap>.</Keycap>
-          </Button>
+          {left > 0 && (
+            <Button onClick={acts.rest}>
+              {words.teardown.rest(left)} <Keycap>.</Keycap>
+            </Button>
+          )}
           {neighbour !== null && (
             <Button onClick={acts.asNeighbour}>
               {words.teardown.asNeighbour(neighbour)} <Keycap>=</Keycap>

@@ -183,6 +183,8 @@ interface Setting {
   get?: Record<string, unknown>;
   /** What another hand changed of the case, once it is fetched again. */
   meanwhile?: () => Partial<CaseView>;
+  /** What the server waits for before it answers an entry. */
+  until?: Promise<void>;
   /** Why the server refuses an entry; null where it takes it. */
   refuse?: (entry: EntryInput) => object | null;
 }
@@ -190,7 +192,7 @@ interface Setting {
 /** Opens something of a case on a server that is not there: what it reads is given, what it sends is kept. */
 export function openCase(
   what: ReactNode,
-  { view = twin(), at = 'teardown', entries = [], get = {}, meanwhile, refuse = () => null }: Setting = {},
+  { view = twin(), at = 'teardown', entries = [], get = {}, meanwhile, until = Promise.resolve(), refuse = () => null }: Setting = {},
 ): Opened {
   const sent: EntryInput[] = [];
   const asked: Opened['asked'] = [];
@@ -211,7 +213,7 @@ export function openCase(
     sent.push(entry);
     const problem = refuse(entry);
     if (problem !== null)
-      return Promise.resolve({ error: { title: 'No', status: 422, ...problem }, response: new Response(null, { status: 422 }) });
+      return until.then(() => ({ error: { title: 'No', status: 422, ...problem }, response: new Response(null, { status: 422 }) }));
     const stored = {
       ...blank,
       id: entry.id,
@@ -222,7 +224,7 @@ export function openCase(
       shown: entry.data.text ?? null,
       content: entry.data,
     };
-    return Promise.resolve({ data: { entry: stored, revision: sent.length }, response: new Response(null, { status: 201 }) });
+    return until.then(() => ({ data: { entry: stored, revision: sent.length }, response: new Response(null, { status: 201 }) }));
   }) as never);
   const standing = entries.map((one, i) => ({
     ...blank,

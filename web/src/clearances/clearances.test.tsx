@@ -1,0 +1,50 @@
+import { screen, within } from '@testing-library/react';
+import { afterEach, expect, test, vi } from 'vitest';
+import { words } from '../shared/messages';
+import { openCase } from '../testing/case';
+import { margin } from '../testing/sheets';
+import Clearances from './Clearances';
+
+afterEach(() => vi.restoreAllMocks());
+
+const column = (quantity: string, isDeparture: boolean) => ({
+  key: `${quantity}.`,
+  quantity,
+  title: quantity,
+  head: quantity,
+  index: [],
+  limitWords: 'at least 0.060 in',
+  isDeparture,
+});
+const departures = ['one', 'two', 'three', 'four', 'five', 'six'].map((name) => `departure ${name}`);
+const get = (columns: object[], margins: object[] = []) => ({
+  '/api/cases/{id}/margins': { content: '', columns, margins },
+  '/api/cases/{id}/sheets': [],
+});
+const heads = (): (string | null)[] => screen.getAllByRole('columnheader').map((head) => head.textContent);
+
+test('without anything claimed there are no departures, and it is said', async () => {
+  openCase(<Clearances />, { at: 'clearances/departures', get: get([column('travel_to_bind', false)]) });
+  expect(await screen.findByText(words.clearances.nothingClaimed)).toBeVisible();
+  expect(heads()).toEqual([words.bench.station]);
+});
+
+test('every departure has its column, under a head of its own', async () => {
+  openCase(<Clearances />, { at: 'clearances/departures', get: get(departures.map((name) => column(name, true))) });
+  await screen.findByText(/^departure six/);
+  expect(heads().slice(1)).toHaveLength(6);
+  expect(heads().every((head) => head !== '')).toBe(true);
+});
+
+test('a rule that is pressed opens its reasoning and stands in the address, with its station', async () => {
+  const margins = [
+    margin({ place: 'A1-E1', coil: null, sentence: 'Inside by much.' }),
+    margin({ place: 'A2-I1', label: '2I', coil: null, sentence: 'Outside by little.', spoken: '2I travel to bind: outside' }),
+  ];
+  const { user, address } = openCase(<Clearances />, { at: 'clearances?at=A1-E1', get: get([column('travel_to_bind', false)], margins) });
+  expect(await screen.findByText('Inside by much.')).toBeVisible();
+  await user.click(within(screen.getByRole('row', { name: /^2I/ })).getByRole('button'));
+  expect(await screen.findByText('Outside by little.')).toBeVisible();
+  await expect.poll(address).toMatch(/at=A2-I1/);
+  expect(address()).toMatch(/rule=travel_to_bind/);
+});
