@@ -58,12 +58,7 @@ async function failings(page: Page): Promise<string[]> {
 
 test('no place is wider than a phone', async ({ browser, request }) => {
   const { id } = await newCase(request, 'On a phone');
-  const context = await browser.newContext({
-    viewport: { width: 360, height: 800 },
-    hasTouch: true,
-    isMobile: true,
-    reducedMotion: 'reduce',
-  });
+  const context = await browser.newContext(PHONE);
   const page = await context.newPage();
   for (const address of ['/', '/new', ...PLACES.map((place) => `/case/${id}/${place}`)]) {
     await page.goto(shop() + address);

@@ -1,4 +1,5 @@
 import { screen, within } from '@testing-library/react';
+import { useState } from 'react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { KeysProvider } from '../shared/keys';
 import { words } from '../shared/messages';
@@ -48,13 +49,26 @@ test('F2 opens the plan large and closes it', async () => {
   expect(screen.queryByRole('dialog')).toBeNull();
 });
 
+function Keys() {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <button type="button" onClick={() => setOpen(true)}>
+        keys
+      </button>
+      <KeysDialog open={open} onClose={() => setOpen(false)} />
+    </>
+  );
+}
+
 test('the list of keys is that of what is shown, no key twice', async () => {
-  openCase(
+  const { user } = openCase(
     <KeysProvider>
       {side}
-      <KeysDialog open onClose={() => undefined} />
+      <Keys />
     </KeysProvider>,
   );
+  await user.click(screen.getByRole('button', { name: 'keys' }));
   const rows = within(await screen.findByRole('dialog'))
     .getAllByRole('row')
     .map((row) => row.textContent);
