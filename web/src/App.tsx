@@ -2,7 +2,6 @@ import { Spin } from 'antd';
 import type { ComponentType } from 'react';
 import { Outlet, type RouteObject } from 'react-router';
 import { DoorGate } from './door/DoorGate';
-import { TemperPatterns } from './draw/Temper';
 import { BrokenPage, BrokenPlace, Guarded } from './frame/Broken';
 import { CasePage } from './frame/CaseFrame';
 import { CaseStart, NoSuchPage, NoSuchPlace } from './frame/Elsewhere';
@@ -56,7 +55,6 @@ export const routes: RouteObject[] = [
 function Page() {
   return (
     <Guarded place="page">
-      <TemperPatterns />
       <DoorGate>
         <Outlet />
       </DoorGate>

@@ -1,3 +1,5 @@
+import { Hatch } from './Hatch';
+
 interface Props {
   /** Days from today until it is promised; negative when that has passed. */
   promised: number;
@@ -19,14 +21,7 @@ export function DaysRule({ promised, least, most, late, width = 150, label }: Pr
   const days = Array.from({ length: to - from + 1 }, (_, i) => from + i);
   return (
     <svg width={width} height={30} viewBox={`0 0 ${width} 30`} role="img" aria-label={label}>
-      <rect
-        x={notch}
-        y={base - 10}
-        width={width - 3 - notch}
-        height="10"
-        fill={late ? 'url(#hatch-lead)' : 'url(#hatch)'}
-        opacity={late ? 1 : 0.75}
-      />
+      <Hatch x={notch} y={base - 10} width={width - 3 - notch} height={10} lead={late} opacity={late ? 1 : 0.75} />
       <path d={`M3 ${base}H${width - 3}`} stroke="var(--ink)" strokeWidth="1.2" />
       {days.length < 40 && <path d={days.map((day) => `M${x(day)} ${base}v3.5`).join('')} stroke="var(--ink)" />}
       <path d={`M${notch} ${base}l-4.5-10h9zv6`} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.2" />

@@ -1,7 +1,10 @@
 import { memo, type KeyboardEvent, type MouseEvent } from 'react';
 import type { PlanCell, PlanView } from '../shared/api';
 import { temper } from '../look/theme';
+import { words } from '../shared/messages';
 import { useRoving } from '../shared/useRoving';
+import { disc, type Point } from './fills';
+import { TemperMarks } from './Temper';
 
 /** What one cell shows under the lens in use. */
 export interface CellReading {
@@ -34,10 +37,19 @@ interface Props {
 }
 
 /** The exhaust's eight-sided cell. */
-function octagon(x: number, y: number, radius: number): string {
+function eight(x: number, y: number, radius: number): Point[] {
   const a = radius * 0.94;
   const b = a - radius * 0.52;
-  return `M${x - b} ${y - a}H${x + b}L${x + a} ${y - b}V${y + b}L${x + b} ${y + a}H${x - b}L${x - a} ${y + b}V${y - b}Z`;
+  return [
+    [x - b, y - a],
+    [x + b, y - a],
+    [x + a, y - b],
+    [x + a, y + b],
+    [x + b, y + a],
+    [x - b, y + a],
+    [x - a, y + b],
+    [x - a, y - b],
+  ];
 }
 
 /** The nearest cell in the direction of an arrow; null for other keys, and at the edge. */
@@ -59,18 +71,23 @@ export function nearest(cells: readonly PlanCell[], from: PlanCell, key: string)
   return best;
 }
 
+/** What the lens of severities shows at a station: the worst that was found there, null where nobody looked. */
+export const severityReading = (worst: number | null): CellReading =>
+  worst === null
+    ? { unknown: true, spoken: words.lens.notLooked }
+    : { severity: worst, figure: String(worst), spoken: temper[worst]?.word ?? '' };
+
 /** The engine, looking down on the heads: the navigator of a case. */
-export const HeadPlan = memo(function HeadPlan({
-  plan,
-  reading,
-  failed,
-  chosen = null,
-  next = null,
-  onChoose,
-  lying = false,
-  small,
-  label,
-}: Props) {
+export const HeadPlan = memo(function HeadPlan(props: Props) {
+  return (
+    <div className={props.lying === true ? 'plan lying' : 'plan'}>
+      <PlanDrawing {...props} />
+    </div>
+  );
+});
+
+/** The drawing alone. */
+export function PlanDrawing({ plan, reading, failed, chosen = null, next = null, onChoose, lying = false, small, label }: Props) {
   const roving = useRoving<SVGSVGElement>(
     (from, key) => {
       const cell = plan.cells[from];
@@ -83,132 +100,130 @@ export const HeadPlan = memo(function HeadPlan({
 
   const chosenCell = plan.cells.find((cell) => cell.station === chosen);
   return (
-    <div className={lying ? 'plan lying' : 'plan'}>
-      <svg
-        ref={roving.ref}
-        onKeyDown={onChoose && roving.onKeyDown}
-        viewBox={lying ? `0 0 ${plan.height} ${plan.width}` : `0 0 ${plan.width} ${plan.height}`}
-        role={onChoose ? 'grid' : 'img'}
-        aria-label={label}
-        fontFamily="var(--condensed)"
-      >
-        <g transform={lying ? `rotate(-90) translate(${-plan.width} 0)` : undefined}>
-          {plan.crankLine !== null && (
-            <path d={`M${plan.crankLine} 26V${plan.height - 10}`} stroke="var(--slab-line)" strokeDasharray="14 4 2 4" opacity="0.8" />
-          )}
-          {!lying && (
-            <g fill="var(--slab-ink2)">
-              <path d={plan.crankLine === null ? 'M24 6l-6 9h12z' : 'M160 6l-6 9h12z'} />
-              <text x={plan.crankLine === null ? 36 : 172} y="15" fontSize="13">
-                front
-              </text>
-            </g>
-          )}
-          {plan.castings.map((casting) => (
-            <g key={casting.bank}>
-              <path
-                d={`M${casting.left + 10} ${casting.top}H${casting.right - 10}L${casting.right} ${casting.top + 10}V${casting.bottom - 10}L${casting.right - 10} ${casting.bottom}H${casting.left + 10}L${casting.left} ${casting.bottom - 10}V${casting.top + 10}Z`}
-                fill="var(--slab-deep)"
-                stroke="var(--slab-line)"
-              />
-              {!lying && plan.castings.length > 1 && (
-                <text
-                  x={(casting.left + casting.right) / 2}
-                  y={casting.top - 7}
-                  fill="var(--slab-ink2)"
-                  fontSize="15"
-                  fontWeight="600"
-                  textAnchor="middle"
-                  stroke="var(--slab)"
-                  strokeWidth="5"
-                  style={{ paintOrder: 'stroke' }}
-                >
-                  {casting.bank}
-                </text>
-              )}
-            </g>
-          ))}
-          {!lying &&
-            plan.columns.map((column, i) => (
-              <text key={i} x={column.x} y={column.y} fill="var(--slab-ink2)" fontSize="13" textAnchor="middle">
-                {column.text}
-              </text>
-            ))}
-          {plan.bores.map((bore) => (
-            <g key={bore.cylinder}>
-              <circle cx={bore.x} cy={bore.y} r={bore.radius} fill="var(--slab)" stroke="var(--slab-line)" strokeWidth="1.4" />
-              <path d={`M${bore.x - 4} ${bore.y}h8M${bore.x} ${bore.y - 4}v8`} stroke="var(--slab-line)" opacity="0.6" />
-            </g>
-          ))}
-          {plan.cells.map((cell) => (
-            <g key={cell.station} stroke="var(--slab-line)" opacity="0.55">
-              {cell.ports.map((port, i) => (
-                <path key={i} d={`M${port.x1} ${port.y1}L${port.x2} ${port.y2}`} />
-              ))}
-            </g>
-          ))}
-          {lying &&
-            small !== true &&
-            plan.bores.map((bore) => (
-              <text
-                key={bore.cylinder}
-                x={bore.x}
-                y={bore.y + 5}
-                transform={`rotate(90 ${bore.x} ${bore.y})`}
-                fontSize="15"
-                fontWeight="700"
-                textAnchor="middle"
-                fill="var(--slab-ink2)"
-                style={{ paintOrder: 'stroke' }}
-                stroke="var(--slab)"
-                strokeWidth="4"
-              >
-                {plan.cells.some((cell) => Math.hypot(cell.x - bore.x, cell.y - bore.y) < cell.radius) ? '' : bore.number}
-              </text>
-            ))}
-          {chosenCell && (
+    <svg
+      ref={roving.ref}
+      onKeyDown={onChoose && roving.onKeyDown}
+      viewBox={lying ? `0 0 ${plan.height} ${plan.width}` : `0 0 ${plan.width} ${plan.height}`}
+      role={onChoose ? 'grid' : 'img'}
+      aria-label={label}
+      fontFamily="var(--condensed)"
+    >
+      <g transform={lying ? `rotate(-90) translate(${-plan.width} 0)` : undefined}>
+        {plan.crankLine !== null && (
+          <path d={`M${plan.crankLine} 26V${plan.height - 10}`} stroke="var(--slab-line)" strokeDasharray="14 4 2 4" opacity="0.8" />
+        )}
+        {!lying && (
+          <g fill="var(--slab-ink2)">
+            <path d={plan.crankLine === null ? 'M24 6l-6 9h12z' : 'M160 6l-6 9h12z'} />
+            <text x={plan.crankLine === null ? 36 : 172} y="15" fontSize="13">
+              front
+            </text>
+          </g>
+        )}
+        {plan.castings.map((casting) => (
+          <g key={casting.bank}>
             <path
-              d={`M0 ${chosenCell.y}H${plan.width}M${chosenCell.x} 22V${plan.height}`}
-              stroke="var(--slab-pick)"
-              strokeDasharray="12 3 2 3"
-              opacity="0.75"
+              d={`M${casting.left + 10} ${casting.top}H${casting.right - 10}L${casting.right} ${casting.top + 10}V${casting.bottom - 10}L${casting.right - 10} ${casting.bottom}H${casting.left + 10}L${casting.left} ${casting.bottom - 10}V${casting.top + 10}Z`}
+              fill="var(--slab-deep)"
+              stroke="var(--slab-line)"
             />
-          )}
-          {!lying &&
-            plan.bores.map((bore) => (
-              <g key={bore.cylinder}>
-                <rect x={bore.box.x - 10} y={bore.box.y - 12} width="20" height="24" fill="var(--slab)" stroke="var(--slab-line)" />
-                <text x={bore.box.x} y={bore.box.y + 5} fill="var(--slab-ink)" fontSize="15" fontWeight="600" textAnchor="middle">
-                  {bore.number}
-                </text>
-              </g>
+            {!lying && plan.castings.length > 1 && (
+              <text
+                x={(casting.left + casting.right) / 2}
+                y={casting.top - 7}
+                fill="var(--slab-ink2)"
+                fontSize="15"
+                fontWeight="600"
+                textAnchor="middle"
+                stroke="var(--slab)"
+                strokeWidth="5"
+                style={{ paintOrder: 'stroke' }}
+              >
+                {casting.bank}
+              </text>
+            )}
+          </g>
+        ))}
+        {!lying &&
+          plan.columns.map((column, i) => (
+            <text key={i} x={column.x} y={column.y} fill="var(--slab-ink2)" fontSize="13" textAnchor="middle">
+              {column.text}
+            </text>
+          ))}
+        {plan.bores.map((bore) => (
+          <g key={bore.cylinder}>
+            <circle cx={bore.x} cy={bore.y} r={bore.radius} fill="var(--slab)" stroke="var(--slab-line)" strokeWidth="1.4" />
+            <path d={`M${bore.x - 4} ${bore.y}h8M${bore.x} ${bore.y - 4}v8`} stroke="var(--slab-line)" opacity="0.6" />
+          </g>
+        ))}
+        {plan.cells.map((cell) => (
+          <g key={cell.station} stroke="var(--slab-line)" opacity="0.55">
+            {cell.ports.map((port, i) => (
+              <path key={i} d={`M${port.x1} ${port.y1}L${port.x2} ${port.y2}`} />
             ))}
-          {plan.bores.map((bore) => (
-            <g key={bore.cylinder} {...(onChoose ? { role: 'row', 'aria-label': `cylinder ${bore.number}` } : {})}>
-              {plan.cells
-                .filter((cell) => cell.station.startsWith(`${bore.cylinder}-`))
-                .map((cell) => (
-                  <Cell
-                    key={cell.station}
-                    cell={cell}
-                    reading={reading(cell)}
-                    failed={failed.has(cell.station)}
-                    chosen={cell.station === chosen}
-                    next={cell.station === next}
-                    tabIndex={cell.station === focusable ? 0 : -1}
-                    lying={lying}
-                    small={small === true}
-                    onChoose={onChoose}
-                    place={plan.cells.indexOf(cell)}
-                  />
-                ))}
+          </g>
+        ))}
+        {lying &&
+          small !== true &&
+          plan.bores.map((bore) => (
+            <text
+              key={bore.cylinder}
+              x={bore.x}
+              y={bore.y + 5}
+              transform={`rotate(90 ${bore.x} ${bore.y})`}
+              fontSize="15"
+              fontWeight="700"
+              textAnchor="middle"
+              fill="var(--slab-ink2)"
+              style={{ paintOrder: 'stroke' }}
+              stroke="var(--slab)"
+              strokeWidth="4"
+            >
+              {plan.cells.some((cell) => Math.hypot(cell.x - bore.x, cell.y - bore.y) < cell.radius) ? '' : bore.number}
+            </text>
+          ))}
+        {chosenCell && (
+          <path
+            d={`M0 ${chosenCell.y}H${plan.width}M${chosenCell.x} 22V${plan.height}`}
+            stroke="var(--slab-pick)"
+            strokeDasharray="12 3 2 3"
+            opacity="0.75"
+          />
+        )}
+        {!lying &&
+          plan.bores.map((bore) => (
+            <g key={bore.cylinder}>
+              <rect x={bore.box.x - 10} y={bore.box.y - 12} width="20" height="24" fill="var(--slab)" stroke="var(--slab-line)" />
+              <text x={bore.box.x} y={bore.box.y + 5} fill="var(--slab-ink)" fontSize="15" fontWeight="600" textAnchor="middle">
+                {bore.number}
+              </text>
             </g>
           ))}
-        </g>
-      </svg>
-    </div>
+        {plan.bores.map((bore) => (
+          <g key={bore.cylinder} {...(onChoose ? { role: 'row', 'aria-label': `cylinder ${bore.number}` } : {})}>
+            {plan.cells
+              .filter((cell) => cell.station.startsWith(`${bore.cylinder}-`))
+              .map((cell) => (
+                <Cell
+                  key={cell.station}
+                  cell={cell}
+                  reading={reading(cell)}
+                  failed={failed.has(cell.station)}
+                  chosen={cell.station === chosen}
+                  next={cell.station === next}
+                  tabIndex={cell.station === focusable ? 0 : -1}
+                  lying={lying}
+                  small={small === true}
+                  onChoose={onChoose}
+                  place={plan.cells.indexOf(cell)}
+                />
+              ))}
+          </g>
+        ))}
+      </g>
+    </svg>
   );
-});
+}
 
 interface CellProps {
   cell: PlanCell;
@@ -236,7 +251,16 @@ const Cell = memo(function Cell({ cell, reading, failed, chosen, next, tabIndex,
     strokeDasharray: reading.unknown ? '2.5 2.5' : reading.cannotTell ? '5 2.5' : undefined,
   };
   const shape = (r: number, props: object) =>
-    cell.kind === 'E' ? <path d={octagon(x, y, r)} {...props} /> : <circle cx={x} cy={y} r={r} {...props} />;
+    cell.kind === 'E' ? (
+      <path
+        d={`M${eight(x, y, r)
+          .map((point) => point.join(' '))
+          .join('L')}Z`}
+        {...props}
+      />
+    ) : (
+      <circle cx={x} cy={y} r={r} {...props} />
+    );
   const figure = reading.figure ?? (reading.unknown && !lying && cell.letter === null ? cell.name : '');
   const spoken = `${cell.label}, ${cell.kind === 'E' ? 'exhaust' : 'intake'}, ${reading.spoken}${chosen ? ', chosen' : ''}${next ? ', next' : ''}${failed ? ', reported failed' : ''}`;
   const size = Math.min(lying ? 17 : 16, radius * 0.95) * (figure.length > 3 ? 0.85 : 1);
@@ -266,7 +290,7 @@ const Cell = memo(function Cell({ cell, reading, failed, chosen, next, tabIndex,
       {next && shape(radius + 10, { fill: 'none', stroke: 'var(--slab-pick)', strokeWidth: 2, strokeDasharray: '4 3' })}
       {chosen && shape(radius + 6, { fill: 'none', stroke: 'var(--slab-pick)', strokeWidth: 3 })}
       {shape(radius, outline)}
-      {painted && shape(radius - 0.8, { fill: `url(#temper${step.step})`, opacity: 0.75 })}
+      {painted && <TemperMarks step={step} outline={cell.kind === 'E' ? eight(x, y, radius - 0.8) : disc(x, y, radius - 0.8)} />}
       {painted && <circle cx={x} cy={y} r={radius * 0.55} fill={step.fill} />}
       <text
         x={x}

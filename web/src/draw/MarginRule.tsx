@@ -1,5 +1,7 @@
 import { memo } from 'react';
 import type { MarginView } from '../shared/api';
+import { box, lines } from './fills';
+import { Hatch } from './Hatch';
 
 const MARK = {
   inside: null,
@@ -77,14 +79,7 @@ function Scale({ margin, g }: { margin: MarginView; g: Geometry }) {
           [upper, g.x1],
         ]
       : [margin.goodIsRight ? [g.x0, notch] : [notch, g.x1]];
-  const barFill =
-    margin.verdict === 'inside'
-      ? 'var(--edge)'
-      : margin.verdict === 'outside'
-        ? 'var(--lead)'
-        : margin.verdict === 'outside_close'
-          ? 'url(#stripes-lead)'
-          : 'url(#stripes)';
+  const close = margin.verdict.endsWith('close');
   const left = Math.min(notch, value);
   const low = at(margin.low ?? margin.notch);
   const high = at(margin.high ?? margin.notch);
@@ -92,29 +87,24 @@ function Scale({ margin, g }: { margin: MarginView; g: Geometry }) {
   return (
     <g>
       {forbidden.map(([from, to]) => (
-        <rect
-          key={from}
-          x={from}
-          y={g.base - g.hatch}
-          width={to - from}
-          height={g.hatch}
-          fill={outside ? 'url(#hatch-lead)' : 'url(#hatch)'}
-          opacity={measured ? 0.75 : 0.4}
-        />
+        <Hatch key={from} x={from} y={g.base - g.hatch} width={to - from} height={g.hatch} lead={outside} opacity={measured ? 0.75 : 0.4} />
       ))}
       <path d={`M${g.x0} ${g.base}H${g.x1}`} stroke="var(--ink)" strokeWidth="1.2" strokeDasharray={measured ? undefined : '3 2.5'} />
       <path d={ticks.map((x) => `M${x} ${g.base}v3.5`).join('')} stroke="var(--edge)" />
       {measured && upper !== null && <Several margin={margin} g={g} at={at} from={notch} to={upper} />}
       {measured && upper === null && margin.verdict !== 'cannot_tell' && value !== notch && (
-        <rect
-          x={left}
-          y={g.base - g.bar - 1}
-          width={Math.abs(value - notch)}
-          height={g.bar}
-          fill={barFill}
-          stroke={margin.verdict.endsWith('close') ? ink : 'none'}
-          strokeWidth="0.7"
-        />
+        <>
+          <rect
+            x={left}
+            y={g.base - g.bar - 1}
+            width={Math.abs(value - notch)}
+            height={g.bar}
+            fill={close ? 'none' : outside ? 'var(--lead)' : 'var(--edge)'}
+            stroke={close ? ink : 'none'}
+            strokeWidth="0.7"
+          />
+          {close && <path d={lines(box(left, g.base - g.bar - 1, Math.abs(value - notch), g.bar), 90, 3)} stroke={ink} strokeWidth="1.4" />}
+        </>
       )}
       {margin.others.map((other) => (
         <path key={other.school} d={`M${at(other.at)} ${g.base - 7}v7m0 0v5`} stroke="var(--ink3)" strokeWidth="1.3" />
@@ -174,18 +164,23 @@ function Several({ margin, g, at, from, to }: { margin: MarginView; g: Geometry;
   );
 }
 
-/** A margin in a table cell: state mark, figure, scale. The notch stands at the same x in every row. */
+/**
+ * A margin in a table cell: state mark, figure, scale. The notch stands at the same x in every row. `bare`: without the figure, which
+ * stands beside it.
+ */
 export const MarginRule = memo(function MarginRule({
   margin,
   width = 120,
   height = 28,
+  bare = false,
 }: {
   margin: MarginView;
   width?: number;
   height?: number;
+  bare?: boolean;
 }) {
   const outside = isOutside(margin);
-  const x0 = margin.side === 'within' ? 68 : 62;
+  const x0 = bare ? 20 : margin.side === 'within' ? 68 : 62;
   return (
     <svg
       width={width}
@@ -196,17 +191,19 @@ export const MarginRule = memo(function MarginRule({
       fontFamily="var(--condensed)"
     >
       <VerdictMark verdict={margin.verdict} y={height / 2} />
-      <text
-        x={x0 - 7}
-        y={height / 2 + 5.5}
-        fontSize="16"
-        fontWeight={outside ? 700 : 500}
-        textAnchor="end"
-        fill={outside ? 'var(--lead)' : 'var(--ink)'}
-        style={{ fontFeatureSettings: '"tnum"' }}
-      >
-        {margin.value?.figure.replace('-', '−') ?? ''}
-      </text>
+      {!bare && (
+        <text
+          x={x0 - 7}
+          y={height / 2 + 5.5}
+          fontSize="16"
+          fontWeight={outside ? 700 : 500}
+          textAnchor="end"
+          fill={outside ? 'var(--lead)' : 'var(--ink)'}
+          style={{ fontFeatureSettings: '"tnum"' }}
+        >
+          {margin.value?.figure.replace('-', '−') ?? ''}
+        </text>
+      )}
       <Scale margin={margin} g={{ x0, x1: width - 3, base: height - 7, hatch: 10, bar: 4.5, notch: [9, 10], top: 4.5, serif: 6 }} />
     </svg>
   );

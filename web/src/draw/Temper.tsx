@@ -1,39 +1,18 @@
-import { temper } from '../look/theme';
+import { temper, type TemperStep } from '../look/theme';
+import { box, dots, lines, type Point } from './fills';
 
-/** The patterns that repeat the temper scale without colour. Once a page. */
-export function TemperPatterns() {
-  const ink = (step: number): string => temper[step]?.patternInk ?? 'none';
-  return (
-    <svg width="0" height="0" aria-hidden="true" style={{ position: 'absolute' }}>
-      <defs>
-        <pattern id="temper1" width="6" height="6" patternUnits="userSpaceOnUse">
-          <circle cx="1.5" cy="1.5" r="1" fill={ink(1)} />
-          <circle cx="4.5" cy="4.5" r="1" fill={ink(1)} />
-        </pattern>
-        <pattern id="temper2" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
-          <path d="M0 0V5" stroke={ink(2)} strokeWidth="1.4" />
-        </pattern>
-        <pattern id="temper3" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <path d="M0 0V6M0 0H6" stroke={ink(3)} strokeWidth="1.3" />
-        </pattern>
-        <pattern id="temper4" width="4" height="4" patternUnits="userSpaceOnUse">
-          <path d="M0 1H4" stroke={ink(4)} strokeWidth="1.5" />
-        </pattern>
-        <pattern id="hatch" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <path d="M0 0V5" stroke="var(--ink3)" strokeWidth="1.5" />
-        </pattern>
-        <pattern id="hatch-lead" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <path d="M0 0V5" stroke="var(--lead)" strokeWidth="2" />
-        </pattern>
-        <pattern id="stripes" width="3" height="4" patternUnits="userSpaceOnUse">
-          <path d="M1 0V4" stroke="var(--ink)" strokeWidth="1.4" />
-        </pattern>
-        <pattern id="stripes-lead" width="3" height="4" patternUnits="userSpaceOnUse">
-          <path d="M1 0V4" stroke="var(--lead)" strokeWidth="1.4" />
-        </pattern>
-      </defs>
-    </svg>
-  );
+/** The pattern that repeats a step of the temper scale without colour, within an outline. */
+export function TemperMarks({ step, outline }: { step: TemperStep; outline: readonly Point[] }) {
+  if (step.patternInk === null) return null;
+  const [path, width] =
+    step.step === 1
+      ? [dots(outline, 6), 2]
+      : step.step === 2
+        ? [lines(outline, 45, 5), 1.4]
+        : step.step === 3
+          ? [lines(outline, 45, 6) + lines(outline, -45, 6), 1.3]
+          : [lines(outline, 0, 4), 1.5];
+  return <path data-fill="temper" d={path} fill="none" stroke={step.patternInk} strokeWidth={width} strokeLinecap="round" opacity="0.75" />;
 }
 
 /** A severity: fill, pattern on the rim, digit in the middle. The word stands beside it. */
@@ -46,7 +25,7 @@ export function TemperChip({ step, size = 22 }: { step: number | null; size?: nu
       ) : (
         <>
           <rect x="0.5" y="0.5" width="21" height="21" rx="2" fill={one.fill} stroke="var(--ink)" />
-          {one.step > 0 && <rect x="1" y="1" width="20" height="20" fill={`url(#temper${one.step})`} opacity="0.75" />}
+          <TemperMarks step={one} outline={CHIP} />
           {one.step > 0 && <rect x="5.5" y="4" width="11" height="14" fill={one.fill} />}
           <text x="11" y="16" textAnchor="middle" fontFamily="var(--condensed)" fontSize="14" fontWeight="700" fill={one.text}>
             {one.step}
@@ -56,3 +35,5 @@ export function TemperChip({ step, size = 22 }: { step: number | null; size?: nu
     </svg>
   );
 }
+
+const CHIP = box(1, 1, 20, 20);

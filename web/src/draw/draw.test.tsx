@@ -21,7 +21,7 @@ test('an interval has two notches, both sides hatched, and a stroke for each of 
   const drawn = (more: Parameters<typeof margin>[0]): SVGElement | null =>
     render(<MarginRule margin={margin({ others: [], ...more })} />).container.querySelector('svg');
   const notches = (svg: SVGElement | null): number => svg?.querySelectorAll('path[fill="var(--sheet)"]').length ?? 0;
-  const hatches = (svg: SVGElement | null): number => svg?.querySelectorAll('rect[fill="url(#hatch)"]').length ?? 0;
+  const hatches = (svg: SVGElement | null): number => svg?.querySelectorAll('[data-fill="hatch"]').length ?? 0;
   const interval = drawn({ side: 'between', notch: 0.3, upper: 0.7, strokes: [0.4, 0.5, 0.6] });
   expect([notches(drawn({})), notches(interval)]).toEqual([1, 2]);
   expect([hatches(drawn({})), hatches(interval)]).toEqual([1, 2]);

@@ -1,7 +1,6 @@
 import { useCallback, useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
-import { HeadPlan, type CellReading } from '../draw/HeadPlan';
+import { HeadPlan, severityReading, type CellReading } from '../draw/HeadPlan';
 import { useBench } from '../entry/useBench';
-import { temper } from '../look/theme';
 import type { MarginView, PlanCell, Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { useKeysEverywhere } from '../shared/keys';
@@ -171,12 +170,10 @@ function lensMargins(layouts: readonly Schemas['SheetLayoutView'][]): { value: s
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-const UNKNOWN: CellReading = { unknown: true, spoken: words.lens.notLooked };
+const UNKNOWN = severityReading(null);
 
 function signReading(worst: number | null, cell: PlanCell, lens: Lens): CellReading {
-  if (worst === null) return UNKNOWN;
-  if (lens === 'looked') return { figure: cell.name, spoken: words.lens.looked };
-  return { severity: worst, figure: String(worst), spoken: temper[worst]?.word ?? '' };
+  return lens === 'looked' && worst !== null ? { figure: cell.name, spoken: words.lens.looked } : severityReading(worst);
 }
 
 function marginReading(margin: MarginView | undefined, lens: Lens): CellReading {
