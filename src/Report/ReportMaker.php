@@ -11,6 +11,7 @@ use MuteTapper\App\Cause\LedgerPresenter;
 use MuteTapper\App\Cause\LedgerView;
 use MuteTapper\App\Cause\Rankings;
 use MuteTapper\App\Engine\EngineView;
+use MuteTapper\App\Engine\HeadPlanView;
 use MuteTapper\App\Paper\PaperMaker;
 use MuteTapper\App\Photograph\Measures;
 use MuteTapper\App\Record\CaseRecord;
@@ -20,11 +21,13 @@ use MuteTapper\App\Shared\Pdf;
 use MuteTapper\App\Teardown\TeardownPresenter;
 use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Assessment\Progress;
+use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\CaseFile\Story;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\HeadPlan;
 use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\Finding;
 use MuteTapper\Core\Verdict\Margin;
@@ -48,6 +51,7 @@ final readonly class ReportMaker implements PaperMaker
         private ClockInterface $clock,
         private Pdf $pdf,
         private WorkSections $work,
+        private Drawings $drawings,
     ) {
     }
 
@@ -90,6 +94,19 @@ final readonly class ReportMaker implements PaperMaker
         $signed = $this->calls->signed($record);
         $call = $signed->call ?? $this->calls->of($record);
         $progress = Progress::of($case, $assessment->bench->sheets, $story, $call !== null, $signed !== null);
+        $margins = $tables->margins(
+            Step::Bench,
+            static fn (Margin $margin): bool => $margin
+                ->isOutside() || $margin->verdict === Verdict::CannotTell || in_array($margin->place, $story->failed, true),
+        );
+        $before = $this->work->marginsBefore($tables);
+        $photographs = $this->photographs($case);
+        $drawn = $this->drawings->of([
+            'plan' => Drawing::plan(HeadPlanView::of(HeadPlan::of($case->engine)), $progress->worst(), $story->failed),
+            ...self::numbered('margins/', array_map(Drawing::rule(...), $margins)),
+            ...self::numbered('before/', array_map(Drawing::rule(...), $before)),
+            ...array_filter(array_column($photographs, 'drawing', 'sha256')),
+        ]);
 
         return [
             'fonts' => $this->pdf->fonts(),
@@ -97,7 +114,7 @@ final readonly class ReportMaker implements PaperMaker
             'name' => $record->name,
             'date' => $this->clock->now(),
             'engine' => EngineView::of($case->engine),
-            'plan' => self::image(HeadPlanSvg::of(HeadPlan::of($case->engine), $progress->worst(), $story->failed)),
+            'drawn' => array_map(static fn (string $svg): string => 'data:image/svg+xml;base64,'.base64_encode($svg), $drawn),
             'failed' => array_map(static fn (string $place): string => $case->engine->placeLabel($place) ?? $place, $story->failed),
             'answers' => $story->answers,
             'questions' => Story::QUESTIONS,
@@ -107,15 +124,12 @@ final readonly class ReportMaker implements PaperMaker
             'ranking' => $ranking,
             'ledgers' => $this->ledgers($assessment, $call->causes ?? $ranking->leading),
             'findings' => $this->findings($assessment),
-            'photographs' => $this->photographs($assessment, $told),
+            'photographs' => $this->pictures($photographs, $drawn, $told),
             'measurements' => $tables->readings(),
-            'margins' => $tables->margins(
-                Step::Bench,
-                static fn (Margin $margin): bool => $margin
-                    ->isOutside() || $margin->verdict === Verdict::CannotTell || in_array($margin->place, $story->failed, true),
-            ),
+            'margins' => $margins,
+            'before' => $before,
             'school' => $case->settings->school,
-            'work' => $this->work->of($record, $assessment),
+            'work' => $this->work->of($record, $assessment, $tables),
             'open' => $this->open($record, $assessment, $progress),
         ];
     }
@@ -161,31 +175,51 @@ final readonly class ReportMaker implements PaperMaker
     }
 
     /**
+     * The photographs of a case, and what was drawn on each.
+     *
+     * @return list<array{sha256: string, stored: Photograph|null, drawing: Drawing|null, caption: string, state: string}>
+     */
+    private function photographs(CaseFile $case): array
+    {
+        $drawn = [];
+        foreach (Measures::of($case) as $measure) {
+            $drawn[$measure->sha256][] = $measure;
+        }
+
+        return array_map(function (Entry $entry) use ($drawn): array {
+            $data = $entry->node();
+            $sha256 = $data->get('sha256')->word();
+            $stored = $this->entities->find(Photograph::class, $sha256);
+
+            return [
+                'sha256' => $sha256,
+                'stored' => $stored,
+                'drawing' => $stored === null || !isset($drawn[$sha256])
+                    ? null
+                    : Drawing::picture($stored->width, $stored->height, $drawn[$sha256]),
+                'caption' => $data->maybe('caption')?->text() ?? '',
+                'state' => str_replace('_', ' ', $data->maybe('state')?->text() ?? ''),
+            ];
+        }, $case->log->standing(EntryKind::Photograph));
+    }
+
+    /**
+     * @param list<array{sha256: string, stored: Photograph|null, drawing: Drawing|null, caption: string, state: string}> $photographs
+     * @param array<string, string> $drawn SVG by SHA-256 of the photograph
      * @param \Closure(float): void $progress
      *
      * @return list<array{address: string|null, caption: string, state: string, sha256: string}>
      */
-    private function photographs(Assessment $assessment, \Closure $progress): array
+    private function pictures(array $photographs, array $drawn, \Closure $progress): array
     {
-        $pictures = $drawn = [];
-        foreach (Measures::of($assessment->case) as $measure) {
-            $drawn[$measure->sha256][] = $measure;
-        }
-        $entries = $assessment->case->log->standing(EntryKind::Photograph);
-        foreach ($entries as $i => $entry) {
-            $progress(self::SHARE_OF_PICTURES * $i / count($entries));
-            $data = $entry->node();
-            $sha256 = $data->get('sha256')->word();
-            $photograph = $this->entities->find(Photograph::class, $sha256);
-            $pictures[] = [
-                'address' => $photograph === null ? null : $this->pictures->dataAddress($photograph, $drawn[$sha256] ?? []),
-                'caption' => $data->maybe('caption')?->text() ?? '',
-                'state' => str_replace('_', ' ', $data->maybe('state')?->text() ?? ''),
-                'sha256' => $sha256,
-            ];
+        $shown = [];
+        foreach ($photographs as $i => ['sha256' => $sha256, 'stored' => $stored, 'caption' => $caption, 'state' => $state]) {
+            $progress(self::SHARE_OF_PICTURES * $i / count($photographs));
+            $address = $stored === null ? null : $this->pictures->dataAddress($stored, $drawn[$sha256] ?? null);
+            $shown[] = ['address' => $address, 'caption' => $caption, 'state' => $state, 'sha256' => $sha256];
         }
 
-        return $pictures;
+        return $shown;
     }
 
     /** @return list<string> what was not looked at or measured */
@@ -213,8 +247,18 @@ final readonly class ReportMaker implements PaperMaker
         return $open;
     }
 
-    private static function image(string $svg): string
+    /**
+     * @param list<Drawing> $drawings
+     *
+     * @return array<string, Drawing>
+     */
+    private static function numbered(string $name, array $drawings): array
     {
-        return 'data:image/svg+xml;base64,'.base64_encode($svg);
+        $numbered = [];
+        foreach ($drawings as $i => $drawing) {
+            $numbered[$name.$i] = $drawing;
+        }
+
+        return $numbered;
     }
 }

@@ -6,7 +6,6 @@ namespace MuteTapper\App\Report;
 
 use Intervention\Image\Exceptions\RuntimeException;
 use Intervention\Image\ImageManager;
-use MuteTapper\App\Photograph\MeasureView;
 use MuteTapper\App\Photograph\PhotographStore;
 use MuteTapper\App\Record\Photograph;
 
@@ -22,9 +21,9 @@ final readonly class ReportPictures
     /**
      * The picture as a data address, with what was drawn on it; null where the original is not here or cannot be decoded.
      *
-     * @param list<MeasureView> $drawn
+     * @param string|null $drawn as an SVG document in the pixels of the picture
      */
-    public function dataAddress(Photograph $photograph, array $drawn): ?string
+    public function dataAddress(Photograph $photograph, ?string $drawn): ?string
     {
         $path = $this->store->original($photograph->sha256).'.report.jpg';
         if (!is_file($path)) {
@@ -45,7 +44,7 @@ final readonly class ReportPictures
 
         $jpeg = (string) file_get_contents($path);
 
-        return $drawn === []
+        return $drawn === null
             ? 'data:image/jpeg;base64,'.base64_encode($jpeg)
             : 'data:image/png;base64,'.base64_encode(AnnotatedPicture::of($jpeg, $photograph->width, $photograph->height, $drawn));
     }

@@ -13,7 +13,7 @@ use MuteTapper\Core\Sheet\Sheet;
 use MuteTapper\Core\Verdict\Margin;
 use MuteTapper\Core\Verdict\Verdict;
 
-/** Every sheet on paper: its readings as they were taken, and its margins as rules. */
+/** Every sheet on paper: its readings as they were taken, and its margins. */
 final readonly class SheetTables
 {
     private SheetPresenter $presenter;
@@ -28,7 +28,7 @@ final readonly class SheetTables
      *
      * @param \Closure(Margin): bool $wanted
      *
-     * @return list<array{view: MarginView, image: string}>
+     * @return list<MarginView>
      */
     public function margins(Step $step, \Closure $wanted): array
     {
@@ -36,8 +36,7 @@ final readonly class SheetTables
         foreach ($this->sheets() as $sheet) {
             foreach ($sheet->step === $step ? $this->assessment->bench->marginsOn($sheet) : [] as $margin) {
                 if ($margin->verdict !== Verdict::NotMeasured && $wanted($margin)) {
-                    $view = MarginView::of($margin, $this->assessment->bench);
-                    $shown[] = ['view' => $view, 'image' => 'data:image/svg+xml;base64,'.base64_encode(MarginRuleSvg::of($view))];
+                    $shown[] = MarginView::of($margin, $this->assessment->bench);
                 }
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\App\Report;
 
 use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Sheet\MarginView;
 use MuteTapper\App\Teardown\TeardownPresenter;
 use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\CaseFile\Step;
@@ -24,21 +25,22 @@ final readonly class WorkSections
     {
     }
 
-    /** @return array<string, mixed> by name of the section */
-    public function of(CaseRecord $record, Assessment $assessment): array
+    /** @return list<MarginView> of the tests before teardown, but for those that are told in words */
+    public function marginsBefore(SheetTables $tables): array
     {
-        $tables = new SheetTables($assessment);
+        return $tables->margins(Step::Before, static fn (Margin $margin): bool => !in_array($margin->quantity(), self::DRIFTS, true));
+    }
 
+    /** @return array<string, mixed> by name of the section */
+    public function of(CaseRecord $record, Assessment $assessment, SheetTables $tables): array
+    {
         return [
             'timeline' => $this->timeline($assessment),
             'answers' => $this->answers($assessment),
-            'before' => $tables->margins(
-                Step::Before, static fn (Margin $margin): bool => !in_array($margin->quantity(), self::DRIFTS, true),
-            ),
             'remarks' => $tables->remarks(Step::Before),
             'drifts' => array_map(
-                static fn (array $one): string => sprintf(
-                    '%s, %s: %s. %s', $one['view']->label, $one['view']->title, $one['view']->value->shown ?? '', $one['view']->sentence,
+                static fn (MarginView $one): string => sprintf(
+                    '%s, %s: %s. %s', $one->label, $one->title, $one->value->shown ?? '', $one->sentence,
                 ),
                 $tables->margins(
                     Step::Before,

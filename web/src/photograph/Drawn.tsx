@@ -1,6 +1,6 @@
 import type { Schemas } from '../shared/api';
 
-type Measure = Pick<Schemas['MeasureView'], 'shape' | 'points' | 'words' | 'measured'>;
+export type Measure = Pick<Schemas['MeasureView'], 'shape' | 'points' | 'words' | 'measured'>;
 
 interface Props {
   measure: Measure;

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Report;
+
+use MuteTapper\App\Engine\HeadPlanView;
+use MuteTapper\App\Photograph\MeasureView;
+use MuteTapper\App\Sheet\MarginView;
+
+/** A drawing of the screen, wanted on paper: its kind and the plain numbers that its component takes (`web/src/print`). */
+final readonly class Drawing implements \JsonSerializable
+{
+    /** @param array<string, mixed> $numbers */
+    private function __construct(private string $kind, private array $numbers)
+    {
+    }
+
+    /**
+     * @param array<string, int> $worst severity by station; absent means not looked
+     * @param list<string> $failed
+     */
+    public static function plan(HeadPlanView $plan, array $worst, array $failed): self
+    {
+        return new self('plan', ['plan' => $plan, 'worst' => (object) $worst, 'failed' => $failed, 'label' => 'Head plan']);
+    }
+
+    public static function rule(MarginView $margin): self
+    {
+        return new self('rule', ['margin' => $margin, 'width' => 150, 'height' => 30]);
+    }
+
+    /**
+     * What was drawn on a picture, in its pixels.
+     *
+     * @param list<MeasureView> $drawn
+     */
+    public static function picture(int $width, int $height, array $drawn): self
+    {
+        return new self('picture', ['width' => $width, 'height' => $height, 'drawn' => $drawn]);
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return ['kind' => $this->kind] + $this->numbers;
+    }
+}
