@@ -281,7 +281,7 @@ export const words = {
     peaks: 'Peaks',
     at: (time: string): string => `at ${time}`,
     whole: 'Whole log',
-    zoomHint: 'Wheel or + and − zoom, drag or arrows move. Band: least and most between two points.',
+    zoomHint: '+ and − zoom, so does the wheel once the chart is clicked; drag or arrows move. Band: least and most between two points.',
     remove: 'Take the log back',
     notHere: 'The log’s file is not on this machine. Choose it again and it is read as before.',
     cancelled: 'Reading was cancelled.',

@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api } from '../shared/api';
 import { openCase, told } from '../testing/case';
@@ -151,6 +151,12 @@ test('what was found is listed, and a press on an event goes there', async () =>
   chart.focus();
   await user.keyboard('{ArrowLeft}');
   expect(chart).toHaveAccessibleName(/1:17\.1 to 1:21\.4/);
+  const wheel = (more: WheelEventInit = {}): boolean => !fireEvent.wheel(chart, { deltaY: 100, clientX: 10, ...more });
+  expect(wheel()).toBe(true); // the chart has the hand
+  chart.blur();
+  expect(wheel()).toBe(false); // the page scrolls
+  expect(wheel({ ctrlKey: true })).toBe(true);
+  chart.focus();
   await user.keyboard('-{Home}');
   expect(chart).toHaveAccessibleName(/0\.0 s to 2:00\.0/);
 });

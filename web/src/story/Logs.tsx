@@ -6,7 +6,8 @@ import { answer, api, Refused, type EntryView, type Schemas } from '../shared/ap
 import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
 import { sendBytes } from '../shared/sendFile';
-import { clock, LogChart } from './LogChart';
+import { clock } from '../shared/clock';
+import { LogChart } from './LogChart';
 
 type File_ = Schemas['LogFileView'];
 type Format = Schemas['LogFormatView'];

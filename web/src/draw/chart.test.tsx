@@ -1,0 +1,80 @@
+import { render } from '@testing-library/react';
+import { scaleLinear } from '@visx/scale';
+import { expect, test } from 'vitest';
+import { Band, CommonAxis, ForbiddenAbove, Strip } from './Chart';
+
+const x = scaleLinear<number>({ domain: [0, 10], range: [50, 250] });
+const y = scaleLinear<number>({ domain: [0, 8000], range: [160, 20] });
+
+test('a strip has round rules with their figures, and its name', () => {
+  const { container } = render(
+    <svg>
+      <Strip x={x} y={y} name="engine speed, 1/min" reading="7600">
+        <Band x={x} y={y} data={[{ at: 0, least: 900, most: 1000 }]} />
+      </Strip>
+    </svg>,
+  );
+  expect([...container.querySelectorAll('text')].map((one) => one.textContent)).toEqual([
+    '0',
+    '2000',
+    '4000',
+    '6000',
+    '8000',
+    'engine speed, 1/min',
+    '7600',
+  ]);
+});
+
+test('two strips of one page are cut each by its own window', () => {
+  const { container } = render(
+    <svg>
+      <Strip x={x} y={y} name="a">
+        <path />
+      </Strip>
+      <Strip x={x} y={y} name="b">
+        <path />
+      </Strip>
+    </svg>,
+  );
+  const ids = [...container.querySelectorAll('clipPath')].map((one) => one.id);
+  expect(new Set(ids).size).toBe(2);
+  expect([...container.querySelectorAll('g[clip-path]')].map((one) => one.getAttribute('clip-path'))).toEqual(
+    ids.map((id) => `url(#${id})`),
+  );
+});
+
+test('from the limit upwards is forbidden, down to the limit and no further', () => {
+  const { container } = render(
+    <svg>
+      <ForbiddenAbove x={x} y={y} value={4000} />
+    </svg>,
+  );
+  const ys = [...(container.querySelector('[data-fill="hatch"]')?.getAttribute('d') ?? '').matchAll(/[ML][\d.]+ ([\d.]+)/g)].map((one) =>
+    Number(one[1]),
+  );
+  expect(Math.max(...ys)).toBeCloseTo(90, 0);
+  expect(Math.min(...ys)).toBeCloseTo(20, 0);
+});
+
+test('a band goes over the most and back under the least', () => {
+  const data = [
+    { at: 0, least: 0, most: 4000 },
+    { at: 10, least: 4000, most: 8000 },
+  ];
+  const { container } = render(
+    <svg>
+      <Band x={x} y={y} data={data} />
+    </svg>,
+  );
+  expect(container.querySelector('path')?.getAttribute('d')).toBe('M50,90L250,20L250,90L50,160Z');
+});
+
+test('the common axis is written as its reader reads it', () => {
+  const { container } = render(
+    <svg>
+      <CommonAxis x={x} top={200} format={(value) => `${value} s`} />
+    </svg>,
+  );
+  expect(container.textContent).toContain('0 s');
+  expect(container.textContent).toContain('10 s');
+});
