@@ -1,10 +1,9 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
-import { atTheBench, newCase, shop, test, uuid } from './bench';
+import { expect, type APIRequestContext, type Page } from '@playwright/test';
+import { atTheBench, newCase, PHONE, PIXEL, shop, test, uuid } from './bench';
 
-/** Every place, with something in it, keeps WCAG 2.2 AA as far as a program can tell, and fits 1280 pixels. */
-test('places are accessible and fit the bench screen', async ({ page, request }) => {
-  await atTheBench(page, 'R. Test');
+/** A case with something in every place. */
+async function furnished(request: APIRequestContext): Promise<string> {
   const { id } = await newCase(request, 'Accessible');
   const post = async (kind: string, slot: object, data: object): Promise<void> => {
     const response = await request.post(`${shop()}/api/cases/${id}/entries`, {
@@ -16,13 +15,62 @@ test('places are accessible and fit the bench screen', async ({ page, request })
   await post('reading', { place: 'A1-E1', part: 'spring_seat', item: 'installed_height' }, { text: '1.720' });
   await post('reading', { place: 'A1-E1', part: 'spring', item: 'bind_height', index: 'outer' }, { text: '1.150' });
   await post('reading', { place: 'A1-E1', part: 'valve', item: 'net_lift' }, { text: '0.565' });
-  for (const address of ['/', '/new', '/nowhere', ...PLACES.map((place) => `/case/${id}/${place}`)]) {
-    await page.goto(shop() + address);
-    await page.waitForLoadState('networkidle');
-    expect(await failings(page), address).toEqual([]);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth), address).toBeLessThanOrEqual(1280);
-  }
-});
+  const picture = await request.post(`${shop()}/api/cases/${id}/photographs`, {
+    data: PIXEL,
+    headers: { 'Content-Type': 'application/octet-stream' },
+  });
+  const { sha256 } = (await picture.json()) as { sha256: string };
+  await post('photograph', { place: 'A1-E1', part: 'spring', item: 'photograph', index: 'x' }, { sha256, caption: '1E spring' });
+  return id;
+}
+
+/** Every place keeps WCAG 2.2 AA as far as a program can tell, and fits 1280 pixels; so does what opens over it. */
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`places are accessible and fit the bench screen, ${colorScheme}`, async ({ page, request }) => {
+    await page.emulateMedia({ colorScheme });
+    await atTheBench(page, 'R. Test');
+    const id = await furnished(request);
+    for (const address of ['/', '/new', '/nowhere', ...PLACES.map((place) => `/case/${id}/${place}`)]) {
+      await page.goto(shop() + address);
+      await page.waitForLoadState('networkidle');
+      expect(await failings(page), address).toEqual([]);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth), address).toBeLessThanOrEqual(1280);
+    }
+  });
+
+  test(`dialogs and open lists are accessible, ${colorScheme}`, async ({ page, request }) => {
+    await page.emulateMedia({ colorScheme });
+    await atTheBench(page, 'R. Test');
+    const id = await furnished(request);
+    for (const [place, name, open] of OPENED) {
+      await page.goto(`${shop()}/case/${id}/${place}`);
+      await page.waitForLoadState('networkidle');
+      await open(page);
+      await expect(page.getByRole('dialog').or(page.getByRole('listbox')).first()).toBeAttached();
+      expect(await failings(page), `${place}: ${name}`).toEqual([]);
+    }
+  });
+}
+
+const choice = (label: string) => async (page: Page) => {
+  await page.getByRole('combobox', { name: label, exact: true }).click();
+  await expect(page.locator('.ant-select-dropdown:visible')).toBeVisible();
+};
+const pressed = (name: RegExp) => (page: Page) => page.getByRole('button', { name }).first().click();
+/** What opens over a place, and how. */
+const OPENED: readonly [place: string, name: string, open: (page: Page) => Promise<void>][] = [
+  ['teardown', 'keys', pressed(/keys$/)],
+  ['teardown', 'who is there', pressed(/^At the bench/)],
+  ['teardown', 'plan in full size', (page) => page.keyboard.press('F2')],
+  ['teardown?at=A1-E1', 'photograph', pressed(/1E spring, open large/)],
+  ['teardown/photographs', 'simulated camera', pressed(/simulated/i)],
+  ['bench?at=A1-E1', 'reasoning', pressed(/1E travel to bind/)],
+  ['bench', 'sheets', choice('Sheet')],
+  ['bench', 'margins of the plan', choice('Which margin the plan shows')],
+  ['story/engine', 'engine', (page) => page.getByRole('combobox').first().click()],
+  ['cause', 'first event', choice('First event, in your judgement')],
+  ['schedule', 'kind of work', (page) => page.getByRole('combobox').first().click()],
+];
 
 const PLACES = [
   ...['story', 'symptoms', 'engine', 'claimed', 'timeline', 'log'].map((section) => `story/${section}`),
@@ -36,8 +84,6 @@ const PLACES = [
   'report',
   'schedule',
 ];
-
-const PHONE = { viewport: { width: 360, height: 800 }, hasTouch: true, isMobile: true, reducedMotion: 'reduce' as const };
 
 /** What fails WCAG 2.2 AA, and what else every page has: a main landmark, a heading, one banner. */
 async function failings(page: Page): Promise<string[]> {
@@ -53,7 +99,13 @@ async function failings(page: Page): Promise<string[]> {
     })
     .exclude('iframe')
     .analyze();
-  return violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`);
+  // An open list is scrolled by the arrows of the field that opened it: it needs no stop of its own.
+  const isOpenList = (rule: string, html: string): boolean =>
+    rule === 'scrollable-region-focusable' && html.includes('ant-select-dropdown-list-holder');
+  return violations
+    .map((one) => ({ rule: one.id, html: one.nodes.map((node) => node.html.slice(0, 120)).filter((html) => !isOpenList(one.id, html)) }))
+    .filter(({ html }) => html.length > 0)
+    .map(({ rule, html }) => `${rule}: ${html.join(' | ')}`);
 }
 
 test('no place is wider than a phone', async ({ browser, request }) => {

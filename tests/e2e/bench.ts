@@ -68,3 +68,9 @@ export async function recorded(request: APIRequestContext, id: string): Promise<
   };
   return document.entries;
 }
+
+/** A phone in the hand. */
+export const PHONE = { viewport: { width: 360, height: 800 }, hasTouch: true, isMobile: true, reducedMotion: 'reduce' as const };
+
+/** A picture of one grey pixel. */
+export const PIXEL = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAAAAAA6fptVAAAACklEQVR4nGNoAAAAggCBd81ytgAAAABJRU5ErkJggg==', 'base64');

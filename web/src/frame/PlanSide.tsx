@@ -97,14 +97,7 @@ export function PlanSide({ chosen, onChoose, first, next = null, margin, offered
         ))}
       </div>
       {lens === 'margin' && margin === undefined && (
-        <Choice
-          className="lens-margin"
-          value={picked}
-          label={words.lens.which}
-          onChange={pick}
-          options={lensMargins(layouts.data ?? [])}
-          size="small"
-        />
+        <Choice className="lens-margin" value={picked} label={words.lens.which} onChange={pick} options={lensMargins(layouts.data ?? [])} />
       )}
       <button type="button" className="lens-line" onClick={() => setLarge(true)} title={words.lens.large}>
         <span>

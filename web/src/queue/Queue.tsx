@@ -73,9 +73,7 @@ export function Queue() {
               {aside.last !== null && (
                 <p role="status" className="aside-done">
                   {(aside.last.setAside ? words.queue.wasTakenUp : words.queue.wasSetAside)(aside.last.name)}{' '}
-                  <Button size="small" onClick={aside.undo}>
-                    {words.queue.undoAside}
-                  </Button>
+                  <Button onClick={aside.undo}>{words.queue.undoAside}</Button>
                 </p>
               )}
               {aside.problem !== null && (

@@ -10,7 +10,6 @@ interface Props<T> {
   onClear?: () => void;
   placeholder?: string;
   width?: number | string;
-  size?: 'small' | 'middle';
   isBare?: boolean;
   className?: string;
 }
@@ -34,14 +33,13 @@ type DrawnProps = Omit<Props<string | number>, 'options' | 'onChange' | 'onClear
   onChange: (value: string | number | undefined) => void;
 };
 
-const Drawn = memo(function Drawn({ label, value, options, canClear, placeholder, width, size, isBare, className, onChange }: DrawnProps) {
+const Drawn = memo(function Drawn({ label, value, options, canClear, placeholder, width, isBare, className, onChange }: DrawnProps) {
   return (
     <Select<string | number>
       value={value}
       aria-label={label}
       placeholder={placeholder ?? null}
       allowClear={canClear}
-      size={size ?? 'middle'}
       className={className ?? ''}
       variant={isBare === true ? 'borderless' : 'outlined'}
       popupMatchSelectWidth={false}
