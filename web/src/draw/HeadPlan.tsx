@@ -116,7 +116,7 @@ export function PlanDrawing({ plan, reading, failed, chosen = null, next = null,
           <g fill="var(--slab-ink2)">
             <path d={plan.crankLine === null ? 'M24 6l-6 9h12z' : 'M160 6l-6 9h12z'} />
             <text x={plan.crankLine === null ? 36 : 172} y="15" fontSize="13">
-              front
+              {words.planFront}
             </text>
           </g>
         )}
@@ -200,7 +200,7 @@ export function PlanDrawing({ plan, reading, failed, chosen = null, next = null,
             </g>
           ))}
         {plan.bores.map((bore) => (
-          <g key={bore.cylinder} {...(onChoose ? { role: 'row', 'aria-label': `cylinder ${bore.number}` } : {})}>
+          <g key={bore.cylinder} {...(onChoose ? { role: 'row', 'aria-label': words.place.cylinder(bore.number) } : {})}>
             {plan.cells
               .filter((cell) => cell.station.startsWith(`${bore.cylinder}-`))
               .map((cell) => (

@@ -103,7 +103,7 @@ function HeadRow({ view, step }: { view: CaseView; step: string }) {
   ]);
   return (
     <header className="head-row">
-      <Link to="/" aria-label="Bench queue" style={{ display: 'flex' }}>
+      <Link to="/" aria-label={words.queue.title} className="home">
         <Mark />
       </Link>
       <span className="name" title={view.name}>

@@ -88,8 +88,8 @@ export function PlanSide({ chosen, onChoose, first, next = null, margin, offered
   }[lens];
   const limit = lens === 'margin' ? known.data?.columns.find((one) => one.quantity === quantity)?.limitWords : undefined;
   return (
-    <aside className="plan-side" aria-label="Head plan">
-      <div className="lenses" role="group" aria-label="Lens">
+    <aside className="plan-side" aria-label={words.headPlan}>
+      <div className="lenses" role="group" aria-label={words.lens.choose}>
         {LENSES.map((one) => (
           <button key={one} type="button" aria-pressed={one === lens} onClick={() => setLens(one)}>
             {words.lens[one]}

@@ -124,13 +124,13 @@ export function Annotator({ entry, onClose }: Props) {
     partOf?.site === 'station'
       ? view.stations.map((one) => ({ value: one.code, label: one.label }))
       : partOf?.site === 'cylinder'
-        ? view.plan.bores.map((bore) => ({ value: bore.cylinder, label: `cylinder ${bore.number}` }))
+        ? view.plan.bores.map((bore) => ({ value: bore.cylinder, label: words.place.cylinder(bore.number) }))
         : [{ value: 'engine', label: 'engine' }];
   let marks = 0;
   return (
     <Dialog open scope="in-photographs" onClose={onClose} width={1240} title={entry.caption} byEscape={shape === null}>
       <div className="annotator" ref={box} tabIndex={-1} onKeyDown={onKey}>
-        <div className="annotator-tools" role="group" aria-label={words.photo.draw}>
+        <div className="joined annotator-tools" role="group" aria-label={words.photo.draw}>
           {SHAPES.map((one, i) => (
             <button
               key={one}

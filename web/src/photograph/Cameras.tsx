@@ -78,7 +78,7 @@ export function SimulatedCamera({ part, onTake, onClose }: Props & { part: strin
   return (
     <Dialog open scope="in-photographs" onClose={onClose} width={860} title={words.photo.simulated}>
       <p className="wrong">{words.photo.simulatedWhy}</p>
-      <div className="new-task">
+      <div className="line-form">
         <Select
           value={code ?? null}
           aria-label={words.photo.shows}

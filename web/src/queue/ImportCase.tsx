@@ -59,7 +59,7 @@ export function ImportCase() {
           if (file) void take(file, false);
         }}
       />
-      <Dialog open={refusal !== null} title="Not imported" onClose={() => setRefusal(null)}>
+      <Dialog open={refusal !== null} title={words.queue.notImported} onClose={() => setRefusal(null)}>
         <p role="alert">{refusal?.message}</p>
         {refusal?.isHere && (
           <Button type="primary" style={{ marginTop: 12 }} onClick={() => void take(refusal.file, true)}>

@@ -81,7 +81,7 @@ export default function NewCase() {
         <PersonButton />
       </header>
       <main className="room wide-plan">
-        <aside className="plan-side" aria-label="Head plan">
+        <aside className="plan-side" aria-label={words.headPlan}>
           {plan.data && (
             <HeadPlan
               plan={plan.data.plan}

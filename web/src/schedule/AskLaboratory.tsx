@@ -1,9 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Button, Input, Select } from 'antd';
+import { Select } from 'antd';
 import { useState } from 'react';
 import { useBench } from '../entry/useBench';
 import { answer, api } from '../shared/api';
 import { failureWords } from '../shared/failure';
+import { LineForm, LineText } from '../shared/LineForm';
 import { words } from '../shared/messages';
 import { author } from '../shared/person';
 import { refetchCase } from '../shared/queries';
@@ -30,22 +31,21 @@ export function AskLaboratory() {
     },
   });
   return (
-    <form
-      className="new-task"
-      aria-label={words.days.ask}
-      onSubmit={(event) => {
-        event.preventDefault();
-        asking.mutate({ laboratory: code ?? '', request: request.trim() });
-      }}
+    <LineForm
+      label={words.days.ask}
+      heading={words.days.ask}
+      send={words.days.send}
+      isReady={code !== null && request.trim() !== '' && !asking.isPending}
+      onSend={() => asking.mutate({ laboratory: code ?? '', request: request.trim() })}
+      after={
+        asking.error !== null && (
+          <p className="wrong" role="alert">
+            {failureWords(asking.error)}
+          </p>
+        )
+      }
     >
-      <h3>{words.days.ask}</h3>
-      <Input
-        value={request}
-        maxLength={400}
-        placeholder={words.days.question}
-        aria-label={words.days.question}
-        onChange={(event) => setRequest(event.target.value)}
-      />
+      <LineText value={request} label={words.days.question} onChange={setRequest} />
       <Select
         value={code}
         placeholder={words.days.whom}
@@ -53,14 +53,6 @@ export function AskLaboratory() {
         onChange={setCode}
         options={(laboratories.data ?? []).map((one) => ({ value: one.code, label: one.label }))}
       />
-      <Button htmlType="submit" disabled={code === null || request.trim() === '' || asking.isPending}>
-        {words.days.send}
-      </Button>
-      {asking.error !== null && (
-        <p className="wrong" role="alert">
-          {failureWords(asking.error)}
-        </p>
-      )}
-    </form>
+    </LineForm>
   );
 }

@@ -1,7 +1,8 @@
-import { Button, Input, InputNumber, Select } from 'antd';
+import { InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { useBench } from '../entry/useBench';
 import type { EntryInput } from '../shared/api';
+import { LineForm, LineText } from '../shared/LineForm';
 import { words } from '../shared/messages';
 import { uuidv7 } from '../shared/uuid';
 import { taskSlot, type Task } from './taskSlot';
@@ -18,7 +19,6 @@ export function NewTask({ tasks }: { tasks: readonly Task[] }) {
   const [due, setDue] = useState('');
   const [after, setAfter] = useState<string[]>([]);
   const add = (): void => {
-    if (label.trim() === '') return;
     record(
       'task',
       taskSlot(uuidv7()),
@@ -37,22 +37,8 @@ export function NewTask({ tasks }: { tasks: readonly Task[] }) {
     setAfter([]);
   };
   return (
-    <form
-      className="new-task"
-      aria-label={words.days.add}
-      onSubmit={(event) => {
-        event.preventDefault();
-        add();
-      }}
-    >
-      <h3>{words.days.add}</h3>
-      <Input
-        value={label}
-        placeholder={words.days.what}
-        aria-label={words.days.what}
-        onChange={(event) => setLabel(event.target.value)}
-        maxLength={200}
-      />
+    <LineForm label={words.days.add} heading={words.days.add} send={words.days.addIt} isReady={label.trim() !== ''} onSend={add}>
+      <LineText value={label} label={words.days.what} onChange={setLabel} />
       <Select<Kind>
         value={kind}
         onChange={setKind}
@@ -63,7 +49,7 @@ export function NewTask({ tasks }: { tasks: readonly Task[] }) {
         <InputNumber value={least} min={0} aria-label={words.days.leastDays} onChange={setLeast} /> {words.days.to}{' '}
         <InputNumber value={most} min={0} aria-label={words.days.mostDays} onChange={setMost} /> {words.days.unit}
       </label>
-      <Input value={due} placeholder={words.days.due} aria-label={words.days.due} onChange={(event) => setDue(event.target.value.trim())} />
+      <LineText value={due} label={words.days.due} onChange={(typed) => setDue(typed.trim())} />
       <Select
         mode="multiple"
         value={after}
@@ -72,9 +58,6 @@ export function NewTask({ tasks }: { tasks: readonly Task[] }) {
         aria-label={words.days.after}
         options={tasks.filter((task) => task.readiness !== 'done').map((task) => ({ value: task.id, label: task.label }))}
       />
-      <Button htmlType="submit" disabled={label.trim() === ''}>
-        {words.days.addIt}
-      </Button>
-    </form>
+    </LineForm>
   );
 }

@@ -13,7 +13,7 @@ interface Props<T> {
  * One of a few, all of them seen. One tab stop; arrows walk, and a press, Space or Enter chooses: what is chosen is recorded, so that
  * walking over it must not.
  */
-export function Radios<T extends string | number>({ label, value, options, onChange, className = 'severities' }: Props<T>) {
+export function Radios<T extends string | number>({ label, value, options, onChange, className = 'joined severities' }: Props<T>) {
   const chosen = options.findIndex((one) => one.value === value);
   const roving = useRoving<HTMLDivElement>(inList(options.length), { first: Math.max(0, chosen) });
   return (

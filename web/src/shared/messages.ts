@@ -70,6 +70,7 @@ export const words = {
     raw: 'Save it as it lies',
     more: 'Fetching more…',
     copy: 'Import as a copy',
+    notImported: 'Not imported',
   },
   newCase: {
     title: 'New case',
@@ -88,6 +89,16 @@ export const words = {
     create: 'Open the case',
     back: 'Back to the queue',
   },
+  headPlan: 'Head plan',
+  planFront: 'front',
+  place: {
+    station: (label: string): string => `station ${label}`,
+    cylinder: (number: number | string): string => `cylinder ${number}`,
+    cylinderShort: (number: number | string): string => `cyl ${number}`,
+    engine: 'engine',
+    head: (number: number | string, kind: string): string => `Cylinder ${number}, ${kind === 'E' ? 'exhaust' : 'intake'}`,
+    where: (cylinder: string): string => `bank ${cylinder.charAt(0)}, position ${cylinder.slice(1)} from the front`,
+  },
   tryAgain: 'Try again',
   places: { schedule: 'Days ahead' } as Partial<Record<string, string>>,
   nowhere: {
@@ -105,6 +116,7 @@ export const words = {
     notHereWhat: 'Nothing is hidden behind this step yet. The other steps work without it.',
   },
   lens: {
+    choose: 'What the plan shows',
     looked: 'looked at',
     signs: 'signs',
     seatLoad: 'seat load',
@@ -145,6 +157,8 @@ export const words = {
     claimedHint:
       'What the engine was said to be built to, for all intakes and all exhausts. A load is written with its height: 115 lb at 1.800 in.',
     claimFor: 'figure',
+    claimsOf: { I: 'all intakes', E: 'all exhausts' },
+    claimed: (name: string): string => `claimed ${name}`,
     ofKind: { 'kind-I': ', all intakes', 'kind-E': ', all exhausts' } as Partial<Record<string, string>>,
     loadAtHeight: 'load at height',
     part: 'part',
@@ -255,6 +269,7 @@ export const words = {
     notSaid: 'not said',
   },
   log: {
+    events: 'Events',
     title: 'Log of the run',
     choose: 'Choose a log file (CSV)',
     hint: 'Speed against time, with boost, exhaust pressure, oil pressure, oil temperature and throttle where the log has them.',
@@ -317,6 +332,7 @@ export const words = {
     noDatesWhat: 'Type a date above to enter lash and pulls of that day; with two dates or more, what drifts is shown.',
   },
   photo: {
+    strip: 'Photographs',
     draw: 'Draw and measure',
     drawn: 'Drawn on it',
     shapes: {

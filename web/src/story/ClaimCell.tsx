@@ -23,12 +23,17 @@ export function ClaimCell({ column, place, coil = 'outer' }: { column: ColumnVie
       return;
     }
     const [value = '', at] = column.atHeight ? text.split(/\s+at\s+|\s*@\s*/i) : [text];
-    record('claim', slot, { text: value, standing: how, ...(at === undefined ? {} : { atText: at }) }, `claimed ${name}, ${text}`);
+    record(
+      'claim',
+      slot,
+      { text: value, standing: how, ...(at === undefined ? {} : { atText: at }) },
+      `${words.story.claimed(name)}, ${text}`,
+    );
   };
   return (
     <div className="claim">
       <EntryField
-        label={`claimed ${name}`}
+        label={words.story.claimed(name)}
         stands={stands}
         refused={
           refused === null

@@ -21,7 +21,7 @@ export function Claimed() {
   return (
     <>
       <p className="note">{words.story.claimedHint}</p>
-      <p className="claimed-coil">
+      <div className="claimed-coil">
         {words.story.springsClaimed}{' '}
         <Segmented<ClaimedCoil>
           value={coil}
@@ -29,13 +29,13 @@ export function Claimed() {
           aria-label={words.story.springsClaimed}
           options={COILS.map((value) => ({ value, label: words.story.coils[value] }))}
         />
-      </p>
+      </div>
       <table className="claimed">
         <thead>
           <tr>
             <th>{words.story.claimFor}</th>
-            <th>all intakes</th>
-            <th>all exhausts</th>
+            <th>{words.story.claimsOf.I}</th>
+            <th>{words.story.claimsOf.E}</th>
           </tr>
         </thead>
         <tbody>

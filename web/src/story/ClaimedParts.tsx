@@ -19,8 +19,8 @@ export function ClaimedParts() {
       <thead>
         <tr>
           <th>{words.story.part}</th>
-          <th>all intakes</th>
-          <th>all exhausts</th>
+          <th>{words.story.claimsOf.I}</th>
+          <th>{words.story.claimsOf.E}</th>
         </tr>
       </thead>
       <tbody>
@@ -68,14 +68,14 @@ function WordsCell({ part, place }: { part: BuildPart; place: string }) {
   return (
     <div className="claim">
       <EntryField
-        label={`claimed ${name}`}
+        label={words.story.claimed(name)}
         stands={stands}
         refused={refused === null ? null : { text: refused.entry.data.words ?? '', reason: reasonOf(refused) }}
         maxLength={1000}
         onRecord={(text) =>
           text === ''
             ? withdraw(slot, name)
-            : record('claim', slot, { words: text, standing: standing === 'unknown' ? 'said' : standing }, `claimed ${name}`)
+            : record('claim', slot, { words: text, standing: standing === 'unknown' ? 'said' : standing }, words.story.claimed(name))
         }
       />
       <HowWellKnown

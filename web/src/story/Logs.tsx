@@ -324,7 +324,7 @@ function Log({ log }: { log: EntryView }) {
                 ))}
               </tbody>
             </table>
-            <ol className="episodes" aria-label="Events">
+            <ol className="episodes" aria-label={words.log.events}>
               {result.episodes.slice(0, 40).map((one) => (
                 <li key={`${one.kind}.${one.from}`}>
                   <button

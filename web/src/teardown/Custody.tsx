@@ -1,9 +1,10 @@
-import { Button, Input, Select } from 'antd';
+import { Select } from 'antd';
 import { useState } from 'react';
 import { Tag } from '../draw/Tag';
 import { useBench } from '../entry/useBench';
 import type { EntryInput } from '../shared/api';
 import { when } from '../shared/days';
+import { LineForm, LineText } from '../shared/LineForm';
 import { words } from '../shared/messages';
 import { useCustody } from '../shared/queries';
 
@@ -25,22 +26,28 @@ export function Custody({ chosen }: { chosen: string }) {
   const wanted = OUTSIDE.has(where) && whom.trim() === '';
   const label = `${station?.label ?? chosen} ${parts.find((one) => one.code === part)?.label ?? part}`;
   const now = slots.get({ place: chosen, part, item: 'custody' }).entry?.content;
+  const move = (): void => {
+    record(
+      'custody',
+      { place: chosen, part, item: 'custody' },
+      { where, ...(whom.trim() === '' ? {} : { whom: whom.trim() }), ...(note.trim() === '' ? {} : { note: note.trim() }) },
+      `${label} ${words.custody.wheres[where]}`,
+    );
+    setNote('');
+  };
   return (
     <section aria-label={words.custody.title}>
       <h3>{words.custody.title}</h3>
-      <form
-        className="new-task"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (wanted) return;
-          record(
-            'custody',
-            { place: chosen, part, item: 'custody' },
-            { where, ...(whom.trim() === '' ? {} : { whom: whom.trim() }), ...(note.trim() === '' ? {} : { note: note.trim() }) },
-            `${label} ${words.custody.wheres[where]}`,
-          );
-          setNote('');
-        }}
+      <LineForm
+        label={words.custody.title}
+        send={words.custody.move}
+        isReady={!wanted}
+        onSend={move}
+        after={
+          <span className="note">
+            {now?.where === undefined ? words.custody.notMoved : words.custody.isNow(words.custody.wheres[now.where])}
+          </span>
+        }
       >
         <Tag label={station?.label ?? chosen} />
         <Select
@@ -55,25 +62,9 @@ export function Custody({ chosen }: { chosen: string }) {
           onChange={setWhere}
           options={WHERES.map((value) => ({ value, label: words.custody.wheres[value] }))}
         />
-        <Input
-          value={whom}
-          placeholder={words.custody.whom}
-          aria-label={words.custody.whom}
-          onChange={(event) => setWhom(event.target.value)}
-        />
-        <Input
-          value={note}
-          placeholder={words.custody.note}
-          aria-label={words.custody.note}
-          onChange={(event) => setNote(event.target.value)}
-        />
-        <Button htmlType="submit" disabled={wanted}>
-          {words.custody.move}
-        </Button>
-        <span className="note">
-          {now?.where === undefined ? words.custody.notMoved : words.custody.isNow(words.custody.wheres[now.where])}
-        </span>
-      </form>
+        <LineText value={whom} label={words.custody.whom} onChange={setWhom} />
+        <LineText value={note} label={words.custody.note} onChange={setNote} />
+      </LineForm>
       {(custody.data ?? []).length > 0 && (
         <table className="custody">
           <tbody>

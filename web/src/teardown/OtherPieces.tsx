@@ -1,7 +1,8 @@
-import { Button, Input, InputNumber } from 'antd';
+import { InputNumber } from 'antd';
 import { useState } from 'react';
 import { CountField } from '../entry/CountField';
 import { useBench } from '../entry/useBench';
+import { LineForm, LineText } from '../shared/LineForm';
 import { words } from '../shared/messages';
 import { uuidv7 } from '../shared/uuid';
 
@@ -11,6 +12,16 @@ export function OtherPieces() {
   const [name, setName] = useState('');
   const [expected, setExpected] = useState<number | null>(null);
   const others = slots.standing('pieces').filter((entry) => entry.place === 'engine');
+  const add = (): void => {
+    record(
+      'pieces',
+      { place: 'engine', part: 'timing', item: 'pieces', index: uuidv7() },
+      { expected: expected ?? 1, found: 0, note: name.trim() },
+      `${name.trim()}: 0 of ${expected ?? 1}`,
+    );
+    setName('');
+    setExpected(null);
+  };
   return (
     <>
       <table className="counted">
@@ -41,27 +52,8 @@ export function OtherPieces() {
           })}
         </tbody>
       </table>
-      <form
-        className="new-task"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (name.trim() === '' || expected === null) return;
-          record(
-            'pieces',
-            { place: 'engine', part: 'timing', item: 'pieces', index: uuidv7() },
-            { expected, found: 0, note: name.trim() },
-            `${name.trim()}: 0 of ${expected}`,
-          );
-          setName('');
-          setExpected(null);
-        }}
-      >
-        <Input
-          value={name}
-          placeholder={words.pieces.other}
-          aria-label={words.pieces.other}
-          onChange={(event) => setName(event.target.value)}
-        />
+      <LineForm label={words.pieces.count} send={words.pieces.count} isReady={name.trim() !== '' && expected !== null} onSend={add}>
+        <LineText value={name} label={words.pieces.other} onChange={setName} />
         <InputNumber
           value={expected}
           min={1}
@@ -70,10 +62,7 @@ export function OtherPieces() {
           aria-label={words.pieces.many}
           onChange={setExpected}
         />
-        <Button htmlType="submit" disabled={name.trim() === '' || expected === null}>
-          {words.pieces.count}
-        </Button>
-      </form>
+      </LineForm>
     </>
   );
 }

@@ -28,7 +28,7 @@ export function PhotoStrip({ place, part, partLabel, state }: Props) {
   const label = placeLabel(view, place);
 
   return (
-    <section className="photo-strip" aria-label="Photographs">
+    <section className="photo-strip" aria-label={words.photo.strip}>
       <NotTaken />
       <div className="photos">
         {shown.map((entry) => (

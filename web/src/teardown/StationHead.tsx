@@ -20,23 +20,19 @@ export function StationHead({ station, site, onSite, section, onSection }: Props
   const { view } = useBench();
   const number = view.plan.bores.find((one) => one.cylinder === station.cylinder)?.number ?? '';
   const sites: Record<Site, string> = {
-    station: `station ${station.label}`,
-    cylinder: `cylinder ${number}`,
-    engine: 'engine',
+    station: words.place.station(station.label),
+    cylinder: words.place.cylinder(number),
+    engine: words.place.engine,
   };
-  const tag = { station: station.label, cylinder: `cyl ${number}`, engine: 'engine' }[site];
+  const tag = { station: station.label, cylinder: words.place.cylinderShort(number), engine: words.place.engine }[site];
   return (
     <div className="station-head">
       <Tag label={tag} large lead={station.failed && site === 'station'} />
       <div>
-        <h2>
-          Cylinder {number}, {station.kind === 'E' ? 'exhaust' : 'intake'}
-        </h2>
-        <span className="quiet">
-          bank {station.cylinder[0]}, position {station.cylinder.slice(1)} from the front
-        </span>
+        <h2>{words.place.head(number, station.kind)}</h2>
+        <span className="quiet">{words.place.where(station.cylinder)}</span>
       </div>
-      <div className="sites modes" role="group" aria-label={words.teardown.whatToDo}>
+      <div className="joined sites modes" role="group" aria-label={words.teardown.whatToDo}>
         {SECTIONS.map((one) => (
           <button key={one} type="button" aria-pressed={one === section} onClick={() => onSection(one)}>
             {words.teardown.modes[one]}
@@ -44,7 +40,7 @@ export function StationHead({ station, site, onSite, section, onSection }: Props
         ))}
       </div>
       {section === 'look' && (
-        <div className="sites" role="group" aria-label={words.teardown.where}>
+        <div className="joined sites" role="group" aria-label={words.teardown.where}>
           {(['station', 'cylinder', 'engine'] as const).map((one) => (
             <button key={one} type="button" aria-pressed={one === site} onClick={() => onSite(one)}>
               {sites[one]}

@@ -13,7 +13,7 @@ export function Tags() {
   return (
     <section aria-label={words.tags.title}>
       <h3>{words.tags.title}</h3>
-      <div className="new-task">
+      <div className="line-form">
         <Select
           mode="multiple"
           value={parts}
