@@ -34,6 +34,7 @@ export default function BenchPlace() {
   const page = pages.find((one) => one.key === open);
   const told = useSheet(view.id, page?.layout.code);
   if (page === undefined) return <div className="room" />;
+  const school = catalogue.data?.schools.find((one) => one.code === view.settings.school);
   const direction = directions[page.key] ?? (page.layout.goesAcross ? 'across' : 'down');
   return (
     <div className="room">
@@ -66,7 +67,9 @@ export default function BenchPlace() {
               title: school.meaning,
             }))}
           />
-          {settings.problem !== null && (
+          {settings.problem === null ? (
+            <span className="note school-means">{words.bench.schoolMeans(school?.meaning ?? '')}</span>
+          ) : (
             <span className="wrong" role="alert">
               {settings.problem}
             </span>

@@ -1,0 +1,48 @@
+// Takes the pictures of the README anew, from a demo that bin/demo serves: node docs/screenshots/take.mjs [address] [name…]
+import { chromium } from '@playwright/test';
+import { join } from 'node:path';
+
+const [shop = 'http://127.0.0.1:8740', ...only] = process.argv.slice(2);
+const PERSON = 'T. Orrin';
+
+const button = (name) => (page) => page.getByRole('button', { name }).first().click();
+/** Name of the picture, place of the case, what is done there first; of the V8 but where another case of the demo is named. */
+const PICTURES = [
+  ['queue', null],
+  ['new-case', null],
+  ['story', 'story'],
+  ['symptoms', 'story/symptoms'],
+  ['timeline', 'story/timeline'],
+  ['log', 'story/log'],
+  ['pulls', 'before/valves'],
+  ['dates', 'before/dates', undefined, 'four'],
+  ['teardown', 'teardown?at=B2-E1', (page) => page.keyboard.type('sbr')],
+  ['plan', 'teardown/plan'],
+  ['pieces', 'teardown/pieces'],
+  ['photographs', 'teardown/photographs'],
+  ['photograph', 'teardown/photographs', button(/open large/)],
+  ['bench', 'bench?at=B2-E1'],
+  ['trace', 'bench?at=B2-E1', button(/^4E travel to bind/)],
+  ['clearances', 'clearances?at=B2-E1', button(/^4E travel to bind/)],
+  ['cause', 'cause'],
+  ['report', 'report'],
+  ['days', 'schedule'],
+];
+
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox'] });
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+await context.addInitScript((person) => localStorage.setItem('mute-tapper.person', person), PERSON);
+const page = await context.newPage();
+await page.goto(shop);
+const { rows } = await (await page.request.get(`${shop}/api/cases`)).json();
+for (const [name, place, act, of = 'V8'] of PICTURES) {
+  if (only.length > 0 && !only.includes(name)) continue;
+  const { id } = rows.find((row) => row.name.includes(of));
+  await page.goto(shop + (place === null ? (name === 'queue' ? '/' : '/new') : `/case/${id}/${place}`));
+  await page.waitForLoadState('networkidle');
+  await act?.(page);
+  await page.waitForLoadState('networkidle');
+  await page.waitForTimeout(name === 'report' ? 5000 : 1000);
+  await page.screenshot({ path: join(import.meta.dirname, `${name}.png`) });
+}
+await browser.close();
