@@ -97,3 +97,29 @@ test('arrow keys go to the nearest station in their direction', async () => {
   await user.keyboard('{Home}');
   expect(screen.getByRole('gridcell', { name: /1E1/ })).toHaveFocus();
 });
+
+test('Enter, Space and a press take a station, and the hand leaves the plan', async () => {
+  const user = userEvent.setup();
+  const taken: [string, boolean][] = [];
+  render(
+    <HeadPlan
+      plan={plan}
+      reading={() => ({ spoken: '', unknown: true })}
+      failed={new Set()}
+      chosen="A1-E1"
+      onChoose={(station, walks) => taken.push([station, walks])}
+      label="plan"
+    />,
+  );
+  for (const key of ['{Enter}', ' ']) {
+    await user.tab();
+    await user.keyboard(key);
+    expect(document.body).toHaveFocus();
+  }
+  await user.click(screen.getByRole('gridcell', { name: /1E2/ }));
+  expect(taken).toEqual([
+    ['A1-E1', false],
+    ['A1-E1', false],
+    ['A1-E2', false],
+  ]);
+});

@@ -36,3 +36,18 @@ test('dots stand within a disc, every second row between those of the first', ()
 test('an empty outline has no lines', () => {
   expect(lines(box(3, 3, 0, 10), 45, 5)).toBe('');
 });
+
+test('in a box every second row of dots is set off by half a pitch', () => {
+  const rows = new Map<string, string[]>();
+  for (const dot of dots(box(0, 0, 24, 12), 6)
+    .split('M')
+    .slice(1)) {
+    const [x = '', y = ''] = dot.replace('h.1', '').split(' ');
+    rows.set(y, [...(rows.get(y) ?? []), x]);
+  }
+  expect([...rows.values()]).toEqual([
+    ['3', '9', '15', '21'],
+    ['6', '12', '18'],
+    ['3', '9', '15', '21'],
+  ]);
+});

@@ -21,7 +21,7 @@ export function LineForm({ label, heading, send, isReady, onSend, children, afte
       aria-label={label}
       onSubmit={(event) => {
         event.preventDefault();
-        if (isReady) onSend();
+        onSend(); // a form whose button is off is not sent by Enter either
       }}
     >
       {heading !== undefined && <h3>{heading}</h3>}
