@@ -16,6 +16,10 @@ enum Dimension: string
     case Temperature = 'temperature';
     case CrankAngle = 'crank_angle';
     case Viscosity = 'viscosity';
+    case Mass = 'mass';
+    case Volume = 'volume';
+    case Time = 'time';
+    case Frequency = 'frequency';
     case MassFraction = 'mass_fraction';
     case Ratio = 'ratio';
     case Percent = 'percent';
@@ -33,6 +37,10 @@ enum Dimension: string
             self::Temperature => Unit::Kelvin,
             self::CrankAngle => Unit::Degree,
             self::Viscosity => Unit::SquareMetrePerSecond,
+            self::Mass => Unit::Kilogram,
+            self::Volume => Unit::CubicMetre,
+            self::Time => Unit::Second,
+            self::Frequency => Unit::Hertz,
             self::MassFraction => Unit::PartPerMillion,
             self::Ratio => Unit::One,
             self::Percent => Unit::Percent,

@@ -13,4 +13,6 @@ enum Fineness: string
     case Fine = 'fine';
     /** Clearances of what runs in a bore: whole tenths of a thou, 0.001 mm. */
     case Tenths = 'tenths';
+    /** What is counted: no decimals. */
+    case Counted = 'counted';
 }

@@ -109,6 +109,14 @@ final readonly class Uncertain
         return new self($this->base ** $power, $result, array_map(static fn (float $u): float => $u * $slope, $this->contributions));
     }
 
+    /** The square root of a positive value. */
+    public function root(Dimension $result): self
+    {
+        $root = sqrt($this->base);
+
+        return new self($root, $result, array_map(static fn (float $u): float => $u / (2 * $root), $this->contributions));
+    }
+
     /**
      * Median of a list. Its contributions are those of the one or two values in the middle.
      *

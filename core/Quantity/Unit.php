@@ -36,6 +36,12 @@ enum Unit: string
     case Degree = '°';
     case SquareMetrePerSecond = 'm²/s';
     case SquareMillimetrePerSecond = 'mm²/s';
+    case Kilogram = 'kg';
+    case Gram = 'g';
+    case CubicMetre = 'm³';
+    case CubicCentimetre = 'cm³';
+    case Second = 's';
+    case Hertz = 'Hz';
     case PartPerMillion = 'ppm';
     case One = '1';
     case Percent = '%';
@@ -59,6 +65,10 @@ enum Unit: string
             self::Kelvin, self::DegreeCelsius, self::DegreeFahrenheit => Dimension::Temperature,
             self::Degree => Dimension::CrankAngle,
             self::SquareMetrePerSecond, self::SquareMillimetrePerSecond => Dimension::Viscosity,
+            self::Kilogram, self::Gram => Dimension::Mass,
+            self::CubicMetre, self::CubicCentimetre => Dimension::Volume,
+            self::Second => Dimension::Time,
+            self::Hertz => Dimension::Frequency,
             self::PartPerMillion => Dimension::MassFraction,
             self::One => Dimension::Ratio,
             self::Percent => Dimension::Percent,
@@ -72,7 +82,9 @@ enum Unit: string
         return match ($this) {
             self::Metre, self::Newton, self::NewtonPerMetre, self::Pascal, self::One, self::Percent, self::RevolutionPerMinute,
             self::PascalGauge, self::MetrePerSecond, self::Kelvin, self::DegreeCelsius, self::Degree, self::SquareMetrePerSecond,
-            self::PartPerMillion => 1.0,
+            self::PartPerMillion, self::Kilogram, self::CubicMetre, self::Second, self::Hertz => 1.0,
+            self::Gram => 0.001,
+            self::CubicCentimetre => 1e-6,
             self::Millimetre => 0.001,
             self::Inch => self::METRES_PER_INCH,
             self::Thou => self::METRES_PER_INCH / 1000,
@@ -129,6 +141,10 @@ enum Unit: string
             self::DegreeFahrenheit => ['°f', 'f'],
             self::Degree => ['°', 'deg'],
             self::SquareMillimetrePerSecond => ['mm²/s', 'mm2/s', 'cst'],
+            self::Gram => ['g', 'gram', 'grams'],
+            self::CubicCentimetre => ['cm³', 'cm3', 'cc', 'ml'],
+            self::Second => ['s', 'sec'],
+            self::Hertz => ['hz'],
             self::PartPerMillion => ['ppm'],
             self::One => [':1'],
             self::Percent => ['%'],

@@ -28,6 +28,8 @@ enum UnitSystem: string
             [self::Inch, Dimension::Temperature] => Unit::DegreeFahrenheit,
             [self::Metric, Dimension::Temperature] => Unit::DegreeCelsius,
             [self::Inch, Dimension::Viscosity], [self::Metric, Dimension::Viscosity] => Unit::SquareMillimetrePerSecond,
+            [self::Inch, Dimension::Mass], [self::Metric, Dimension::Mass] => Unit::Gram,
+            [self::Inch, Dimension::Volume], [self::Metric, Dimension::Volume] => Unit::CubicCentimetre,
             default => $dimension->baseUnit(),
         };
     }
@@ -43,6 +45,9 @@ enum UnitSystem: string
     /** Decimals that a bench gauge resolves in this system's unit. */
     public function decimalsOf(Dimension $dimension, Fineness $fineness = Fineness::Usual): int
     {
+        if ($fineness === Fineness::Counted) {
+            return 0;
+        }
         if ($dimension === Dimension::Length) {
             return match ([$this, $fineness]) {
                 [self::Inch, Fineness::Usual], [self::Metric, Fineness::Fine], [self::Metric, Fineness::Tenths] => 3,
@@ -57,7 +62,8 @@ enum UnitSystem: string
             [self::Metric, Dimension::Force], [self::Inch, Dimension::Stiffness] => 0,
             default => match ($dimension) {
                 Dimension::Ratio => 2,
-                Dimension::Percent, Dimension::CrankAngle, Dimension::Viscosity => 1,
+                Dimension::Percent, Dimension::CrankAngle, Dimension::Viscosity, Dimension::Mass, Dimension::Volume,
+                Dimension::Time => 1,
                 Dimension::GaugePressure => $this === self::Metric ? 1 : 0,
                 default => 0,
             },

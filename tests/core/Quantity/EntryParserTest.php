@@ -112,11 +112,12 @@ final class EntryParserTest extends TestCase
             for ($i = 0; $i < 500; ++$i) {
                 $column = array_values(AllSheets::get()->columns)[mt_rand(0, \count(AllSheets::get()->columns) - 1)];
                 $range = $column->range;
-                $base = $range->least->base + mt_rand(1, 999) / 1000 * ($range->most->base - $range->least->base);
+                $step = 10 ** -$system->decimalsOf($range->dimension()) * $system->unitOf($range->dimension())->baseFactor();
+                // A figure that is rounded past the end of its range is rightly refused.
+                $base = $range->least->base + $step + mt_rand(0, 1000) / 1000 * ($range->most->base - $range->least->base - 2 * $step);
                 $quantity = Quantity::base($base, $range->dimension());
                 $shown = $system->figure($quantity);
                 $back = $parser->parse($shown, $range)->quantity();
-                $step = 10 ** -$system->decimalsOf($range->dimension()) * $system->unitOf($range->dimension())->baseFactor();
                 self::assertEqualsWithDelta($base, $back->base, 0.5001 * $step);
                 self::assertSame($shown, $system->figure($back));
             }
