@@ -24,9 +24,11 @@ final class EngineTestSheet
             what: 'tests of the engine',
             columns: [
                 Column::of('oil_pressure', Part::Oil, 0, 200, Unit::PoundPerSquareInch)
-                    ->at(Axis::Warmth)->by('pressure_gauge')->usually(60, Unit::PoundPerSquareInch),
+                    ->at(Axis::Warmth)->by('pressure_gauge')->usually(60, Unit::PoundPerSquareInch)
+                    ->recordOnly('What is low or late the maker’s figure decides; it is found as a sign of the oil.'),
                 Column::of('lash_temperature', Part::Valve, -40, 200, Unit::DegreeCelsius, 'head temperature at the lash reading')
-                    ->headed('head temperature')->ofEach(Site::Engine)->by('thermometer')->usually(20, Unit::DegreeCelsius),
+                    ->headed('head temperature')->ofEach(Site::Engine)->by('thermometer')->usually(20, Unit::DegreeCelsius)
+                    ->recordOnly('Lash is compared at one temperature alone: it stands beside the readings.'),
             ],
             site: Site::Engine,
         );

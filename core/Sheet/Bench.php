@@ -31,6 +31,12 @@ final class Bench
     private array $known = [];
     /** @var array<string, non-empty-list<Given>|Missing> by value, index, kind and test height */
     private array $sets = [];
+    /**
+     * Whether this engine can have a value, by its name.
+     *
+     * @var array<string, bool>
+     */
+    private array $possible = [];
     /** @var array<string, list<Margin>> by judged value */
     private array $margins = [];
 
@@ -125,9 +131,31 @@ final class Bench
      */
     public function marginsOf(string $quantity): array
     {
-        return $this->margins[$quantity] ??= (new MarginMaker($this, $this->limits, $this->records))->of(
-            $this->sheets->judged[$quantity] ?? throw new \LogicException('Nothing judges '.$quantity),
-        );
+        $judged = $this->sheets->judged[$quantity] ?? throw new \LogicException('Nothing judges '.$quantity);
+
+        return $this->margins[$quantity] ??= $this->isPossible($quantity)
+            ? (new MarginMaker($this, $this->limits, $this->records))->of($judged)
+            : [];
+    }
+
+    /** Whether an engine such as this one can have the value at all: it has the column, or a way that it has all inputs of. */
+    private function isPossible(string $name): bool
+    {
+        if (isset($this->possible[$name])) {
+            return $this->possible[$name];
+        }
+        $this->possible[$name] = false; // while its ways are tried: a value does not follow from itself
+        $value = $this->sheets->value($name);
+        $possible = $value->column?->isFittedTo($this->case->engine) === true;
+        foreach ($possible ? [] : $value->ways as $way) {
+            $inputs = $way->same === null ? array_values($way->inputs) : [$way->same];
+            $possible = $possible || (
+                ($way->on === null || ($way->on)($this->case->engine))
+                && array_filter($inputs, fn (From $from): bool => !$this->isPossible($from->name)) === []
+            );
+        }
+
+        return $this->possible[$name] = $possible;
     }
 
     public function margin(string $place, string $quantity, ?string $index = null): ?Margin

@@ -23,6 +23,11 @@ use MuteTapper\Core\Quantity\Unit;
  */
 final class Column
 {
+    public const MIDDLE = '_middle';
+    public const FROM_MIDDLE = '_from_middle';
+    /** Fewer of a kind have no middle value worth comparing with. [practice] */
+    public const LEAST_SET = 4;
+
     /** @phpstan-readonly-allow-private-mutation */
     public PlausibleRange $range;
     /** @phpstan-readonly-allow-private-mutation */
@@ -59,6 +64,14 @@ final class Column
     public ?string $departureLimit = null;
     /** @phpstan-readonly-allow-private-mutation */
     public ?string $computedHead = null;
+    /** @phpstan-readonly-allow-private-mutation */
+    public bool $isComparedWithSet = false;
+    /**
+     * Why it is written down although no value follows from it and nothing judges it.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    public ?string $recordOnly = null;
     /**
      * Ways to its value, besides reading and claim.
      *
@@ -167,6 +180,18 @@ final class Column
     public function statable(): self
     {
         return $this->with(static function (self $copy): void { $copy->isClaimable = true; });
+    }
+
+    /** Held against the middle value of its kind: what differs is another part, or has changed. */
+    public function comparedWithSet(): self
+    {
+        return $this->with(static function (self $copy): void { $copy->isComparedWithSet = true; });
+    }
+
+    /** No value follows from it and nothing judges it: it is written down for this reason. */
+    public function recordOnly(string $reason): self
+    {
+        return $this->with(static function (self $copy) use ($reason): void { $copy->recordOnly = $reason; });
     }
 
     /** How far it may lie from its claim follows from this value, where that is known. */

@@ -97,6 +97,12 @@ final class Judged
         });
     }
 
+    /** Against the middle value of its kind, in a place of its own. */
+    public static function againstSet(Column $column): self
+    {
+        return self::of($column->code.Column::FROM_MIDDLE, $column->short)->withinSet()->apart();
+    }
+
     public function restsOn(string ...$inputs): self
     {
         return $this->with(static function (self $copy) use ($inputs): void { $copy->restsOn = array_values($inputs); });

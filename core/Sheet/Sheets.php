@@ -6,6 +6,7 @@ namespace MuteTapper\Core\Sheet;
 
 use MuteTapper\Core\Calculation\Calculation;
 use MuteTapper\Core\Calculation\Departure;
+use MuteTapper\Core\Calculation\OfSet;
 use MuteTapper\Core\Engine\Engine;
 
 /** All sheets, and by name all that stands on them. Invariant: each name of a value is declared once, each input exists. */
@@ -50,6 +51,10 @@ final readonly class Sheets
                         ->shownIn($column->fineness);
                     $rules[] = Judged::departure($column);
                 }
+                if ($column->isComparedWithSet) {
+                    array_push($own, ...self::againstSet($column));
+                    $rules[] = Judged::againstSet($column);
+                }
             }
             foreach ($own as $value) {
                 if (isset($values[$value->name])) {
@@ -68,6 +73,31 @@ final readonly class Sheets
         $all->check();
 
         return $all;
+    }
+
+    /** @return list<Value> the middle value of a column's set, and how far each lies from it */
+    private static function againstSet(Column $column): array
+    {
+        $dimension = $column->dimension();
+        $few = sprintf('at least %d of the same kind', Column::LEAST_SET);
+        $middle = OfSet::middle(
+            'middle-of-'.$dimension->value, 'Middle value of a set: '.str_replace('_', ' ', $dimension->value), 'readings',
+            'readings of the set', $dimension,
+        );
+        $named = static fn (string $end, string $title): Value => Value::named(
+            $column->code.$end, $column->label.$title, $dimension, $column->site, ...$column->index->axes,
+        )->shownIn($column->fineness);
+
+        return [
+            $named(Column::MIDDLE, ', middle value of the kind')->by(Way::derived(
+                $middle,
+                ['readings' => From::peers($column->code, Peers::ofKind(Column::LEAST_SET)->ofOnePopulation())->called($few)],
+            )),
+            $named(Column::FROM_MIDDLE, ' against the middle value')->by(Way::derived(
+                Departure::fromMiddle($dimension),
+                ['found' => From::measured($column->code), 'middle' => From::value($column->code.Column::MIDDLE)->called($few)],
+            )),
+        ];
     }
 
     public function named(string $code): ?Sheet
