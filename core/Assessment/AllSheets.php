@@ -9,10 +9,21 @@ use MuteTapper\Core\Before\CylinderSheet;
 use MuteTapper\Core\Before\EngineTestSheet;
 use MuteTapper\Core\Before\PullSheet;
 use MuteTapper\Core\Build\BuildSheet;
+use MuteTapper\Core\Cam\LobeSheet;
+use MuteTapper\Core\Follower\FollowerSheet;
 use MuteTapper\Core\Guide\GuideSheet;
+use MuteTapper\Core\Guide\SealSheet;
 use MuteTapper\Core\Head\HeightsSheet;
+use MuteTapper\Core\Head\PocketSheet;
+use MuteTapper\Core\Piston\ChamberSheet;
+use MuteTapper\Core\Piston\PistonSheet;
+use MuteTapper\Core\Rocker\RockerSheet;
+use MuteTapper\Core\Seat\SeatSheet;
 use MuteTapper\Core\Sheet\Sheets;
 use MuteTapper\Core\Spring\SpringSheet;
+use MuteTapper\Core\Spring\WireSheet;
+use MuteTapper\Core\Valve\RetainerSheet;
+use MuteTapper\Core\Valve\ValveSheet;
 
 /** The sheets that there are, in the order in which they are offered. */
 final class AllSheets
@@ -29,7 +40,18 @@ final class AllSheets
             EngineTestSheet::declare(),
             SpringSheet::declare(),
             HeightsSheet::declare(),
+            PocketSheet::declare(),
+            WireSheet::declare(),
+            ValveSheet::declare(),
             GuideSheet::declare(),
+            SealSheet::declare(),
+            SeatSheet::declare(),
+            RetainerSheet::declare(),
+            FollowerSheet::declare(),
+            LobeSheet::declare(),
+            RockerSheet::declare(),
+            PistonSheet::declare(),
+            ChamberSheet::declare(),
         );
     }
 }

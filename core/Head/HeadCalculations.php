@@ -35,6 +35,14 @@ final class HeadCalculations
             ->minus('shims', 'all spring shims and locator under the spring');
     }
 
+    /** Everything that lies between head and spring. */
+    public static function underSpring(): LinearForm
+    {
+        return LinearForm::of(
+            'shims-and-locator', 'Shims and locator', Dimension::Length, 'shims + locator', Source::practice(),
+        )->plus('shim_stack', 'spring shims, all together')->plus('locator_thickness', 'locator under the spring');
+    }
+
     /** Room of a spring in its pocket, diametral. */
     public static function springInPocket(): LinearForm
     {

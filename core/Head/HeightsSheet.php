@@ -41,8 +41,13 @@ final class HeightsSheet
                 Column::length('installed_height', Part::SpringSeat, 0.7, 3.0)
                     ->by('height_micrometer')->claimable()->neededInClaim()->usually(1.9),
                 Column::length('shims', Part::SpringSeat, 0.0, 0.35, 'shims and locator')
-                    ->headed('shims, locator')->claimable()->usually(0.06),
-                Column::length('lobe_lift', Part::Lobe, 0.0, 0.8)->by('dial_indicator')->claimable()->usually(0.39),
+                    ->headed('shims, locator')->claimable()->usually(0.06)->orElse(
+                        Way::derived(
+                            HeadCalculations::underSpring(),
+                            ['shim_stack' => From::value('shim_stack'), 'locator_thickness' => From::value('locator_thickness')],
+                        ),
+                    ),
+                Column::length('lobe_lift', Part::Lobe, 0.0, 0.8)->by('dial_indicator')->claimable()->comparedWithSet()->usually(0.39),
                 self::ratio(),
                 Column::length('lash', Part::Valve, 0.0, 0.3)->at(Axis::Date)->by('feeler')->claimable()->usually(0.016)
                     ->on(static fn (Engine $engine): bool => $engine->lash === LashKind::Solid),

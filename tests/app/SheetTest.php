@@ -61,7 +61,10 @@ final class SheetTest extends AppTestCase
     public function testSheetsAreLaidOutForTheirEngine(): void
     {
         $codes = array_map(static fn (Node $one): string => $one->get('code')->text(), $this->sheets());
-        self::assertSame(['build', 'cylinders', 'pulls', 'cams', 'engine_tests', 'springs', 'heights', 'guides'], $codes);
+        self::assertSame([
+            'build', 'cylinders', 'pulls', 'cams', 'engine_tests', 'springs', 'heights', 'pockets', 'wire', 'valves', 'guides', 'seals',
+            'seats', 'retainers', 'followers', 'lobes', 'rockers', 'pistons', 'chambers',
+        ], $codes);
         $springs = $this->layout('springs');
         self::assertSame(['outer', 'inner'], self::texts($springs->get('faces'), 'code'));
         self::assertSame(['{face}'], $springs->get('columns')->items()[0]->get('index')->words());

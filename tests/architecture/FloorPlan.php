@@ -21,7 +21,10 @@ final class FloorPlan
             ['Entry', 'Verdict'],
             ['CaseFile', 'Knowledge'],
             ['Sheet'],
-            ['Before', 'Build', 'Guide', 'Head', 'Photograph', 'Piston', 'RunLog', 'Schedule', 'Spring', 'Teardown', 'Timeline'],
+            [
+                'Before', 'Build', 'Cam', 'Follower', 'Guide', 'Head', 'Photograph', 'Piston', 'Rocker', 'RunLog', 'Schedule', 'Seat',
+                'Spring', 'Teardown', 'Timeline', 'Valve',
+            ],
             ['Cause'],
             ['Assessment'],
         ],
@@ -42,7 +45,10 @@ final class FloorPlan
      */
     public const APART = [
         self::CORE => [
-            'Cause' => ['Before', 'Build', 'Guide', 'Head', 'Photograph', 'Piston', 'RunLog', 'Schedule', 'Spring', 'Teardown', 'Timeline'],
+            'Cause' => [
+                'Before', 'Build', 'Cam', 'Follower', 'Guide', 'Head', 'Photograph', 'Piston', 'Rocker', 'RunLog', 'Schedule', 'Seat',
+                'Spring', 'Teardown', 'Timeline', 'Valve',
+            ],
         ],
         self::APP => [],
     ];

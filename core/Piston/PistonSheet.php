@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Piston;
+
+use MuteTapper\Core\Calculation\Basis;
+use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\CaseFile\Step;
+use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Engine\Site;
+use MuteTapper\Core\Quantity\Dimension;
+use MuteTapper\Core\Quantity\Quantity;
+use MuteTapper\Core\Quantity\Uncertain;
+use MuteTapper\Core\Quantity\Unit;
+use MuteTapper\Core\Sheet\Bench;
+use MuteTapper\Core\Sheet\Column;
+use MuteTapper\Core\Sheet\From;
+use MuteTapper\Core\Sheet\Judged;
+use MuteTapper\Core\Sheet\Sheet;
+use MuteTapper\Core\Sheet\Value;
+use MuteTapper\Core\Sheet\Way;
+
+/** Piston reliefs: how deep and how wide, what the valve has before it, what metal is left above the ring groove. */
+final class PistonSheet
+{
+    /** What an all-out race engine stretches and grows, in inches. [practice] */
+    private const GROWTH = 0.05;
+    private const GROWTH_HALF_WIDTH = 0.01;
+
+    public static function declare(): Sheet
+    {
+        return new Sheet(
+            code: 'pistons',
+            title: 'Piston reliefs',
+            step: Step::Bench,
+            what: 'piston reliefs',
+            columns: [
+                Column::length('relief_depth', Part::PistonRelief, 0.0, 0.8)->usually(0.15),
+                Column::length('relief_radius', Part::PistonRelief, 0.3, 2.0)->usually(0.86),
+                Column::length('valve_recess', Part::Valve, -0.2, 0.6, 'face of the valve below the head’s face')->headed('recess')
+                    ->usually(0.03),
+                Column::length('free_drop', Part::Valve, 0.0, 1.5, 'drop from the seat to the piston at top dead centre')
+                    ->headed('free drop')->by('dial_indicator')->usually(0.24)->orElse(
+                        Way::derived(PistonCalculations::freeDrop(), [
+                            'relief_depth' => From::value('relief_depth'), 'valve_recess' => From::value('valve_recess'),
+                            'deck_clearance' => From::value('deck_clearance'), 'gasket_thickness' => From::value('gasket_thickness'),
+                        ]),
+                    )->computedUnder('drop, computed')
+                    ->recordOnly('The clearance over the crank angle follows from it; at top dead centre alone it says little.'),
+                Column::length('piston_to_valve', Part::PistonRelief, -0.1, 0.6, 'piston to valve, cold, as measured')
+                    ->headed('piston to valve')->by('clay')->usually(0.1),
+                Column::length('metal_to_groove', Part::PistonRelief, 0.0, 1.0, 'metal from relief to ring groove')
+                    ->headed('metal left')
+                    ->recordOnly('Told in words: its limit is the piston maker’s alone.')->usually(0.2),
+            ],
+            values: [
+                Value::named('radial_room', 'relief around the valve', Dimension::Length)->by(Way::derived(new RadialRoom(), [
+                    'relief_radius' => From::value('relief_radius'), 'head_diameter' => From::value('head_diameter', 'along'),
+                ])),
+                Value::named('growth', 'growth and rod stretch at speed', Dimension::Length, Site::Engine)
+                    ->by(Way::fact(self::growth(...))),
+                Value::named('piston_to_valve_running', 'piston to valve after growth', Dimension::Length)->headed('after growth')->by(
+                    Way::derived(PistonCalculations::afterGrowth(), [
+                        'cold_clearance' => From::value('piston_to_valve'), 'growth' => From::value('growth'),
+                    ]),
+                ),
+            ],
+            judged: [
+                Judged::of('piston_to_valve', 'piston to valve'),
+                Judged::of('radial_room', 'radial')->restsOn('relief_radius'),
+            ],
+            remarks: [self::metalLeft(...)],
+            wants: ['relief_depth' => 1, 'piston_to_valve' => 1],
+        );
+    }
+
+    private static function growth(): Given
+    {
+        $halfWidth = Quantity::of(self::GROWTH_HALF_WIDTH, Unit::Inch)->base;
+        $growth = Uncertain::of(Quantity::of(self::GROWTH, Unit::Inch), ['growth at speed' => Uncertain::fromHalfWidth($halfWidth)]);
+
+        return new Given($growth, '0.040 to 0.060 in with an all-out race engine', Basis::Assumed);
+    }
+
+    /**
+     * What metal a piston needs above its ring groove its maker knows alone: without his figure it is not judged.
+     *
+     * @return list<string>
+     */
+    private static function metalLeft(Bench $bench): array
+    {
+        $column = $bench->sheets->columns['metal_to_groove'];
+        $least = null;
+        foreach ($bench->case->engine->stations as $station) {
+            $metal = $bench->reading($station->code(), $column, null)?->typed->quantity();
+            $least = $metal !== null && ($least === null || $metal->base < $least[0]->base) ? [$metal, $station->code()] : $least;
+        }
+
+        return $least === null ? [] : [sprintf(
+            'Least metal above the ring groove: %s at %s. Not judged: the piston maker’s figure decides.',
+            $bench->case->settings->units->show($least[0]), $bench->case->engine->placeLabel($least[1]) ?? $least[1],
+        )];
+    }
+}
