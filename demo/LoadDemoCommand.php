@@ -117,7 +117,9 @@ final class LoadDemoCommand extends Command
             }
         }
         foreach ($engine->stations as $i => $station) {
-            foreach (($scenario->readings)($station, $i) as $code => $text) {
+            foreach (($scenario->readings)($station, $i) as $key => $text) {
+                $index = str_contains($key, ':') ? substr((string) strstr($key, ':'), 1) : null;
+                $code = explode(':', $key)[0];
                 $column = self::column($code);
                 $height = $scenario->claims[0]['text'] ?? '';
                 $at = match ($code) {
@@ -125,7 +127,9 @@ final class LoadDemoCommand extends Command
                     'load_open' => ['atText' => number_format((float) $height - (float) $scenario->claims[3]['text'], 3, '.', '')],
                     default => [],
                 };
-                $this->record($case, EntryKind::Reading, $column->slot($station->code(), self::index($column)), ['text' => $text] + $at);
+                $this->record(
+                    $case, EntryKind::Reading, $column->slot($station->code(), $index ?? self::index($column)), ['text' => $text] + $at,
+                );
             }
         }
         foreach ($scenario->more as $more) {

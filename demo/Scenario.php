@@ -28,7 +28,8 @@ final readonly class Scenario
      * @param array<string, mixed> $engine
      * @param array<string, mixed> $story
      * @param list<array{place: string, column: string, text: string, at?: string, standing: string}> $claims
-     * @param \Closure(Station, int): array<string, string> $readings by column, for stations that are measured; the int counts stations
+     * @param \Closure(Station, int): array<string, string> $readings by column, with its index behind a colon, of
+     *                                                                stations that are measured; the int counts stations
      * @param list<Finding> $findings
      * @param list<string> $lookedStations stations whose other parts show nothing
      * @param list<Picture> $pictures
@@ -99,11 +100,11 @@ final readonly class Scenario
                 'firing_order' => [1, 3, 4, 2], 'intended_speed' => 9200.0, 'reached_speed' => 9150.0,
             ],
             [
-                'words' => 'Breaks up over nine thousand and ticks when it is hot. It pulled cleanly all last year.',
+                'words' => 'Breaks up over nine thousand. It pulled cleanly all last year.',
                 'customer' => 'Team Sedge, hull 12',
                 'use' => 'Fen Cup sprint boats, two seasons, 31 hours since the build.', 'changed' => 'Nothing since the build.',
                 'replaced' => 'Coils and plugs, without effect.',
-                'when' => 'At the limiter and when hot.', 'built' => 'Team Sedge, two seasons ago.', 'proposed' => 'None yet.',
+                'when' => 'At the limiter.', 'built' => 'Team Sedge, two seasons ago.', 'proposed' => 'None yet.',
                 'stands' => 'Two weeks; it races again in May.', 'oil' => 'Made-up brand, 10W-50, changed every event.',
                 'limiter' => 'Fuel cut at 9300.', 'earlier' => 'None known.', 'failed' => ['A2-E1'],
             ],
@@ -113,10 +114,13 @@ final readonly class Scenario
                 $height = 1.440 + 0.004 * self::scatter($i, 2);
                 $rate = 236.0;
 
+                // A spring that has set is shorter and keeps its rate: it has lost the same load at every height.
+                $lost = 62.0 * (1 - $share);
+
                 return [
-                    'free_height' => self::inch(1.703 - (1 - $share) * 0.26),
-                    'load_seat' => self::pound(62.0 * $share),
-                    'load_open' => self::pound((62.0 + $rate * 0.410) * $share),
+                    'free_height' => self::inch(1.703 - $lost / $rate),
+                    'load_seat' => self::pound(62.0 - $lost),
+                    'load_open' => self::pound(62.0 - $lost + $rate * 0.410),
                     'bind_height' => self::inch(0.925 + 0.003 * self::scatter($i, 3)),
                     'outside_diameter' => self::inch(1.061 + 0.002 * self::scatter($i, 7)),
                     'installed_height' => self::inch($height),
@@ -134,7 +138,7 @@ final readonly class Scenario
             [['place' => 'A2-E1', 'part' => 'valve', 'kind' => PartPicture::ValveTip, 'severity' => 2]],
             [
                 'causes' => ['spring_weak'],
-                'words' => 'The exhaust springs have lost up to a fifth of their load, and the valves were no longer held: hammered '.
+                'words' => 'The exhaust springs have lost a fifth of their load and more, and the valves were no longer held: hammered '.
                 'seats, peened tips, a thrown shim. The speed was never above the limiter.',
                 'confidence' => 85,
             ],
@@ -173,8 +177,9 @@ final readonly class Scenario
             ],
             [
                 'words' => 'New springs and locators went in over the winter. First event it went rough at six and a half, then number '.
-                'four would not rev. Two pushrods came out like bananas.', 'customer' => 'Ottermoor Garage, car 23',
-                'use' => 'Quarry Mile strip, nine runs since the build.', 'changed' => 'Springs, retainers and locators, both banks.',
+                'four went dead. Two pushrods came out like bananas.', 'customer' => 'Ottermoor Garage, car 23',
+                'use' => 'Quarry Mile strip, nine runs since the build.',
+                'changed' => 'Springs and retainers, both banks; locators, but nobody knows where.',
                 'replaced' => 'Ignition amplifier, without effect.',
                 'when' => 'Over six and a half, hot, under load.', 'built' => 'Ottermoor Garage; springs by the owner last winter.',
                 'proposed' => 'Two new heads.', 'stands' => 'Since the last meeting; it is to run again in spring.', 'oil' => '',
@@ -198,10 +203,11 @@ final readonly class Scenario
                     'installed_height' => self::inch($height),
                     'shims' => $isBound ? '0.060' : '0.000',
                     'lobe_lift' => self::inch(0.3915 + 0.001 * self::scatter($i, 5)),
-                    'lash' => '0.016',
+                    ...(in_array($station->code(), ['B2-E1', 'B3-E1'], true) ? [] : ['lash' => '0.016']),
                     'pocket_diameter' => self::inch(1.569 + 0.004 * self::scatter($i, 8)),
                     'seal_height' => self::inch(0.882 + 0.006 * self::scatter($i, 6)),
                     'retainer_depth' => self::inch(0.285),
+                    ...self::partsOfEight($station, $i, $isBound),
                 ];
             },
             $findings,
@@ -245,7 +251,7 @@ final readonly class Scenario
     }
 
     /**
-     * Lash and pulls of two earlier dates: the springs of cylinder 2 fall behind.
+     * Lash of two earlier dates: the exhaust seats of cylinders 2 and 3 recede. Where a shim lay on its edge there is none to take.
      *
      * @return list<More>
      */
@@ -257,22 +263,15 @@ final readonly class Scenario
             foreach ([1, 2, 3, 4] as $cylinder) {
                 foreach (['I1', 'I2', 'E1', 'E2'] as $valve) {
                     $place = 'A'.$cylinder.'-'.$valve;
-                    $lost = [
-                        'A2-E1' => 0.22, 'A2-E2' => 0.20, 'A3-E1' => 0.18, 'A3-E2' => 0.19, 'A4-E1' => 0.14, 'A1-E1' => 0.12,
-                    ][$place] ?? 0.0;
-                    $load = 71.0 * (1 - $lost * $age) + self::scatter(++$i, 11);
-                    $lash = 0.010 - ($lost > 0.19 ? 0.004 * $age : 0.0) + 0.0003 * self::scatter($i, 12);
-                    foreach ([1, 2] as $number) {
-                        $more[] = [
-                            'kind' => EntryKind::Reading,
-                            'slot' => AllSheets::get()->columns['pull']->slot($place, trim($date.'.'.$number, '.')),
-                            'data' => ['text' => number_format($load + 0.8 * self::scatter($i, 20 + $number), 0).' lb'],
-                        ];
+                    ++$i;
+                    if ($place === 'A2-E1' && $date === '') {
+                        continue;
                     }
+                    $receded = ['A2-E1' => 0.005, 'A2-E2' => 0.004, 'A3-E1' => 0.004, 'A3-E2' => 0.004][$place] ?? 0.0;
                     $more[] = [
                         'kind' => EntryKind::Reading,
                         'slot' => AllSheets::get()->columns['lash']->slot($place, $date === '' ? null : $date),
-                        'data' => ['text' => self::inch($lash)],
+                        'data' => ['text' => self::inch(0.010 - $receded * $age + 0.0003 * self::scatter($i, 12))],
                     ];
                 }
             }
@@ -296,18 +295,18 @@ final readonly class Scenario
     {
         $more = [];
         foreach ([
-            'A1' => 178, 'A2' => 181, 'A3' => 176, 'A4' => 180, 'B1' => 172, 'B2' => 96, 'B3' => 158, 'B4' => 175,
+            'A1' => 178, 'A2' => 181, 'A3' => 176, 'A4' => 180, 'B1' => 172, 'B2' => 169, 'B3' => 174, 'B4' => 175,
         ] as $cylinder => $psi) {
             $more[] = self::record(EntryKind::Reading, $cylinder, 'chamber', 'compression', null, ['text' => (string) $psi]);
             $more[] = self::record(
                 EntryKind::Reading, $cylinder, 'chamber', 'leak_down', 'cold',
-                ['text' => ['B2' => '46', 'B3' => '17'][$cylinder] ?? (string) (6 + ord($cylinder[1]) % 4)],
+                ['text' => (string) (6 + ord($cylinder[1]) % 4)],
             );
         }
-        foreach (['B2' => 'exhaust', 'B3' => 'exhaust', 'A1' => 'nowhere', 'A2' => 'nowhere'] as $cylinder => $where) {
+        foreach (['A1' => 'nowhere', 'A2' => 'nowhere', 'B2' => 'nowhere', 'B3' => 'nowhere'] as $cylinder => $where) {
             $more[] = self::record(EntryKind::Answer, $cylinder, 'chamber', 'hiss', null, ['choice' => $where]);
         }
-        foreach (['vacuum_needle' => 'pulsing', 'noise' => 'none'] as $question => $choice) {
+        foreach (['vacuum_needle' => 'pulsing', 'noise' => 'always'] as $question => $choice) {
             $more[] = self::record(EntryKind::Answer, 'engine', 'running', $question, null, ['choice' => $choice]);
         }
         $more[] = self::record(EntryKind::Answer, 'engine', 'valve', 'mirror', null, ['choice' => 'seen']);
@@ -353,10 +352,14 @@ final readonly class Scenario
         $more[] = self::record(
             EntryKind::Custody, 'B2-E1', 'spring', 'custody', null, ['where' => 'sealed', 'note' => 'bag 1, dry, lightly oiled'],
         );
-        foreach (['outside', 'gas_tests', 'oil_out', 'covers_off', 'mirror'] as $step) {
+        foreach ([
+            'outside', 'gas_tests', 'oil_out', 'covers_off', 'mirror', 'lash_and_pulls', 'phase', 'clay', 'rockers_off', 'pushrods_out',
+            'head_off', 'chambers', 'springs_off', 'valves_out', 'seals_guides', 'lifters_out',
+        ] as $step) {
             $more[] = self::record(EntryKind::Step, 'engine', 'plan', 'step.'.$step, null, ['state' => 'done']);
         }
         $more[] = self::record(EntryKind::Step, 'engine', 'plan', 'confirm.oil_sample', null, ['state' => 'done']);
+        array_push($more, ...self::chambersOfEight());
         $more[] = self::record(EntryKind::Promise, 'engine', 'schedule', 'promise', null, ['date' => '+5']);
         $more[] = self::record(
             EntryKind::Task, 'engine', 'schedule', 'task', 'customer',
@@ -380,6 +383,94 @@ final readonly class Scenario
             EntryKind::Task, 'engine', 'schedule', 'task', 'report',
             ['label' => 'Call and report', 'kind' => 'work', 'leastDays' => 1, 'mostDays' => 1, 'after' => ['lab', 'measure', 'customer']],
         );
+
+        return $more;
+    }
+
+    /**
+     * All the other sheets of a station of the eight, as one engine would have them: each figure follows from the same parts.
+     *
+     * @return array<string, string> by column, with its index behind a colon
+     */
+    private static function partsOfEight(Station $station, int $i, bool $isBound): array
+    {
+        $of = static fn (float $value, float $scatter, int $quantity): string => self::inch(
+            $value + $scatter * self::scatter($i, $quantity),
+        );
+        $fine = static fn (float $value, float $scatter, int $quantity): string => number_format(
+            $value + $scatter * self::scatter($i, $quantity), 4, '.', '',
+        );
+        $isExhaust = $station->kind === ValveKind::Exhaust;
+        $head = $isExhaust ? 1.600 : 2.020;
+        // A pushrod that was bent lies shorter between its ends.
+        $bent = in_array($station->code(), ['B2-E1', 'B3-E1'], true);
+        $stem = 0.3415 + 0.0001 * self::scatter($i, 40);
+        $bore = $stem + ($isExhaust ? 0.0021 : 0.0017);
+        $diameters = [];
+        foreach (['top' => 0.0002, 'middle' => 0.0, 'bottom' => 0.0003] as $depth => $wear) {
+            foreach (['along' => 0.0, 'across' => 0.0001] as $direction => $more) {
+                $diameters["stem_diameter:$depth.$direction"] = number_format($stem - $wear / 3, 4, '.', '');
+                $diameters["guide_bore:$depth.$direction"] = number_format($bore + $wear + $more, 4, '.', '');
+            }
+        }
+
+        return $diameters + [
+            'inside_diameter' => self::inch(1.121 + 0.003 * self::scatter($i, 7)),
+            'wire_diameter' => $fine(0.2100, 0.0004, 41), 'coil_count' => '6', 'squareness_gap' => $of(0.030, 0.012, 42),
+            'pocket_depth' => $of(0.040, 0.003, 43), 'locator_thickness' => $isBound ? '0.060' : '0.000', 'shim_stack' => '0.000',
+            ...($isBound ? ['locator_flange' => '1.555', 'locator_outside' => '1.104', 'locator_inside' => '0.512'] : []),
+            'valve_length' => $of($isExhaust ? 5.018 : 5.042, 0.002, 44),
+            'head_diameter:along' => $of($head, 0.0005, 45), 'head_diameter:across' => $of($head, 0.0005, 46),
+            'valve_margin' => $of($isExhaust ? 0.072 : 0.055, 0.004, 47), 'face_angle' => '45', 'stem_run_out' => $fine(0.0007, 0.0003, 48),
+            'tip_length' => $of(0.250, 0.001, 49), 'groove_count' => '1', 'groove_width' => $of(0.085, 0.0005, 50),
+            'tip_above_retainer' => $of(0.118, 0.003, 51), 'valve_mass' => number_format($isExhaust ? 96.5 : 112.0, 1, '.', ''),
+            'guide_height' => $of(0.640, 0.003, 52), 'guide_outside' => $fine(0.5026, 0.0001, 53),
+            'guide_hole' => $fine(0.5009, 0.0001, 54),
+            'seal_outside' => $of(0.664, 0.003, 55), 'seal_depth' => $of(0.240, 0.004, 56),
+            'seat_width' => $of($isExhaust ? 0.070 : 0.050, 0.003, 57), 'contact_outside' => $of($head - 0.034, 0.003, 58),
+            'insert_outside' => $of($head + 0.085, 0.001, 59), 'seat_angle' => '45.5', 'seat_run_out' => $fine(0.0009, 0.0003, 60),
+            'throat' => $of($head * 0.88, 0.004, 61), 'stem_protrusion' => $of(1.852, 0.003, 62),
+            'retainer_bore' => $of(0.520, 0.001, 63), 'register_diameter' => $of(1.106, 0.001, 64), 'retainer_angle' => '10',
+            'retainer_mass' => number_format(18.6 + 0.2 * self::scatter($i, 65), 1, '.', ''), 'lock_angle' => '10',
+            'lock_height' => $of(0.300, 0.001, 66), 'lock_gap' => $of(0.028, 0.004, 67),
+            'follower_outside' => $fine(0.8422, 0.0001, 68), 'follower_bore' => $fine(0.8439, 0.0001, 69),
+            'follower_mass' => number_format(142.0 + 0.4 * self::scatter($i, 70), 1, '.', ''),
+            'base_run_out' => $fine(0.0005, 0.0002, 71), 'nose_width' => $of(0.310, 0.010, 72), 'track_width' => $of(0.520, 0.010, 73),
+            'pushrod_length' => $of($isExhaust ? 8.250 : 7.800, 0.002, 74), 'pushrod_run_out' => $bent ? '0.180' : $of(0.002, 0.001, 75),
+            'ratio' => number_format(1.60 + 0.01 * self::scatter($i, 76), 2, '.', ''),
+            'ratio_half' => number_format(1.62 + 0.01 * self::scatter($i, 77), 2, '.', ''), 'tip_path' => $of(0.055, 0.006, 78),
+            'relief_depth' => $of($isExhaust ? 0.140 : 0.165, 0.002, 79), 'relief_radius' => $of($head / 2 + 0.065, 0.002, 80),
+            'valve_recess' => $of(0.035, 0.003, 81), 'piston_to_valve' => $of($isExhaust ? 0.128 : 0.104, 0.006, 82),
+            'metal_to_groove' => $of(0.210, 0.006, 83),
+        ];
+    }
+
+    /** @return list<More> volumes by burette, and what the build says of pistons and gasket */
+    private static function chambersOfEight(): array
+    {
+        $more = [];
+        $volumes = ['A1' => 64.1, 'A2' => 63.8, 'A3' => 64.2, 'A4' => 64.0, 'B1' => 63.9, 'B2' => 64.3, 'B3' => 64.0, 'B4' => 63.7];
+        foreach ($volumes as $of => $cc) {
+            $more[] = self::record(EntryKind::Reading, $of, 'chamber', 'chamber_volume', null, ['text' => (string) $cc]);
+            $more[] = self::record(EntryKind::Reading, $of, 'piston', 'piston_volume', null, ['text' => '6.5']);
+            $more[] = self::record(EntryKind::Reading, $of, 'chamber', 'deck_cut', null, ['text' => '0.000']);
+        }
+        foreach (['bore' => '4.030', 'stroke' => '3.480', 'gasket_thickness' => '0.040', 'deck_clearance' => '0.008'] as $figure => $text) {
+            $more[] = self::record(
+                EntryKind::Claim, 'engine', 'piston', 'claimed.'.$figure, null, ['text' => $text, 'standing' => 'said'],
+            );
+        }
+        foreach (ValveKind::cases() as $kind) {
+            $more[] = self::record(
+                EntryKind::Claim, 'kind-'.$kind->value, 'valve', 'claimed.lash', null, ['text' => '0.016', 'standing' => 'known'],
+            );
+        }
+        foreach (['A1', 'A2', 'B1', 'B2', 'B3', 'B4'] as $cylinder) {
+            foreach (['I1', 'E1'] as $valve) {
+                $more[] = self::record(EntryKind::Answer, $cylinder.'-'.$valve, 'locks', 'lock_kind', null, ['choice' => 'clamping']);
+                $more[] = self::record(EntryKind::Answer, $cylinder.'-'.$valve, 'seal', 'seal_type', null, ['choice' => 'metal_clad']);
+            }
+        }
 
         return $more;
     }
