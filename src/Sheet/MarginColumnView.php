@@ -12,7 +12,6 @@ final readonly class MarginColumnView
 {
     /**
      * @param list<string> $index as in SheetColumnView; empty where any index will do
-     * @param bool $isDeparture from the build as claimed, not a clearance
      */
     public function __construct(
         public string $key,
@@ -21,7 +20,7 @@ final readonly class MarginColumnView
         public string $head,
         public array $index,
         public string $limitWords,
-        public bool $isDeparture,
+        public RuleField $field,
     ) {
     }
 }

@@ -206,7 +206,7 @@ final readonly class SheetPresenter
         return array_map(
             fn (array $template): MarginColumnView => new MarginColumnView(
                 implode('.', [$judged->value, ...$template[0]]), $judged->value, $this->limits->of($judged->value)->title,
-                trim($judged->head.' '.$template[1]), $template[0], $words, $judged->isDeparture,
+                trim($judged->head.' '.$template[1]), $template[0], $words, RuleField::of($judged),
             ),
             $any ? [[[], '']] : $this->templates($value->index, $sheet),
         );
@@ -235,7 +235,7 @@ final readonly class SheetPresenter
                 $of = $key === '' || $key === Coil::Outer->value ? '' : $key.' ';
                 $columns[] = new MarginColumnView(
                     $judged->value.'.'.$key, $judged->value, $this->limits->of($judged->value)->title, $of.$judged->head,
-                    $key === '' ? [] : [(string) $key], $words, $judged->isDeparture,
+                    $key === '' ? [] : [(string) $key], $words, RuleField::of($judged),
                 );
             }
         }

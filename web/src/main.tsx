@@ -1,15 +1,15 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { ConfigProvider } from 'antd';
-import { StrictMode } from 'react';
+import { StrictMode, useEffect, useSyncExternalStore } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import 'antd/dist/reset.css';
 import './look/fonts';
 import './look/look.css';
 import { routes } from './App';
-import { applyColours, theme } from './look/theme';
+import { applyColours, dark, onTurned, theme } from './look/theme';
 
-applyColours();
+applyColours(dark());
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -18,14 +18,25 @@ const queries = new QueryClient({
   },
 });
 
+const router = createBrowserRouter(routes);
+
+/** The page in the colours that the person's system asks for, also when it turns dark meanwhile. */
+function Coloured() {
+  const isDark = useSyncExternalStore(onTurned, dark);
+  useEffect(() => applyColours(isDark), [isDark]);
+  return (
+    <ConfigProvider theme={theme(isDark)}>
+      <RouterProvider router={router} />
+    </ConfigProvider>
+  );
+}
+
 const root = document.getElementById('root');
 if (root === null) throw new Error('The page has no root.');
 createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
-      <ConfigProvider theme={theme()}>
-        <RouterProvider router={createBrowserRouter(routes)} />
-      </ConfigProvider>
+      <Coloured />
     </QueryClientProvider>
   </StrictMode>,
 );

@@ -34,7 +34,7 @@ const pulls = (hasLash: boolean) =>
         head: 'pull',
         index: [],
         limitWords: 'within',
-        isDeparture: false,
+        field: 'margins',
       },
     ],
   });

@@ -38,7 +38,7 @@ export default function BenchPlace() {
   const direction = directions[page.key] ?? (page.layout.goesAcross ? 'across' : 'down');
   return (
     <div className="room">
-      <PlanSide chosen={chosen} onChoose={choose} first="margin" offered={page.layout.margins.find((one) => !one.isDeparture)?.quantity} />
+      <PlanSide chosen={chosen} onChoose={choose} first="margin" offered={page.layout.margins[0]?.quantity} />
       <div className="bench-sheet">
         <div className="tool-row">
           <h2>{words.bench.sheet}</h2>

@@ -14,7 +14,7 @@ import './clearances.css';
 
 const MARKS: readonly MarginView['verdict'][] = ['outside', 'cannot_tell', 'inside_close', 'not_measured'];
 
-const FIELDS = ['margins', 'departures'] as const;
+const FIELDS = ['margins', 'departures', 'kind'] as const;
 
 /** Step 5: every margin of every station as a field of rules; one of them opened with its reasoning. */
 export default function Clearances() {
@@ -27,7 +27,7 @@ export default function Clearances() {
     () => new Map((told.data?.margins ?? []).map((one) => [`${one.place} ${one.quantity} ${one.coil ?? ''}`, one])),
     [told.data],
   );
-  const columns = (told.data?.columns ?? []).filter((one) => one.isDeparture === (field === 'departures'));
+  const columns = (told.data?.columns ?? []).filter((one) => one.field === field);
   const find = (place: string, i: number): MarginView | undefined =>
     margins.get(`${place} ${columns[i]?.quantity ?? ''} ${columns[i]?.index[0] ?? ''}`);
   const column = Math.max(
@@ -66,12 +66,9 @@ export default function Clearances() {
             <Segmented<(typeof FIELDS)[number]>
               value={field}
               onChange={setField}
-              options={[
-                { value: 'margins', label: words.clearances.margins },
-                { value: 'departures', label: words.clearances.departures },
-              ]}
+              options={FIELDS.map((value) => ({ value, label: words.clearances.fields[value] }))}
             />
-            {columns.length === 0 && <span className="note">{words.clearances.nothingClaimed}</span>}
+            {columns.length === 0 && <span className="note">{words.clearances.nothing[field]}</span>}
           </div>
           <table className="field">
             <thead>

@@ -7,14 +7,14 @@ import Clearances from './Clearances';
 
 afterEach(() => vi.restoreAllMocks());
 
-const column = (quantity: string, isDeparture: boolean) => ({
+const column = (quantity: string, field: 'margins' | 'departures' | 'kind') => ({
   key: `${quantity}.`,
   quantity,
   title: quantity,
   head: quantity,
   index: [],
   limitWords: 'at least 0.060 in',
-  isDeparture,
+  field,
 });
 const departures = ['one', 'two', 'three', 'four', 'five', 'six'].map((name) => `departure ${name}`);
 const get = (columns: object[], margins: object[] = []) => ({
@@ -24,13 +24,13 @@ const get = (columns: object[], margins: object[] = []) => ({
 const heads = (): (string | null)[] => screen.getAllByRole('columnheader').map((head) => head.textContent);
 
 test('without anything claimed there are no departures, and it is said', async () => {
-  openCase(<Clearances />, { at: 'clearances/departures', get: get([column('travel_to_bind', false)]) });
-  expect(await screen.findByText(words.clearances.nothingClaimed)).toBeVisible();
+  openCase(<Clearances />, { at: 'clearances/departures', get: get([column('travel_to_bind', 'margins')]) });
+  expect(await screen.findByText(words.clearances.nothing.departures)).toBeVisible();
   expect(heads()).toEqual([words.bench.station]);
 });
 
 test('every departure has its column, under a head of its own', async () => {
-  openCase(<Clearances />, { at: 'clearances/departures', get: get(departures.map((name) => column(name, true))) });
+  openCase(<Clearances />, { at: 'clearances/departures', get: get(departures.map((name) => column(name, 'departures'))) });
   await screen.findByText(/^departure six/);
   expect(heads().slice(1)).toHaveLength(6);
   expect(heads().every((head) => head !== '')).toBe(true);
@@ -41,10 +41,22 @@ test('a rule that is pressed opens its reasoning and stands in the address, with
     margin({ place: 'A1-E1', coil: null, sentence: 'Inside by much.' }),
     margin({ place: 'A2-I1', label: '2I', coil: null, sentence: 'Outside by little.', spoken: '2I travel to bind: outside' }),
   ];
-  const { user, address } = openCase(<Clearances />, { at: 'clearances?at=A1-E1', get: get([column('travel_to_bind', false)], margins) });
+  const { user, address } = openCase(<Clearances />, {
+    at: 'clearances?at=A1-E1',
+    get: get([column('travel_to_bind', 'margins')], margins),
+  });
   expect(await screen.findByText('Inside by much.')).toBeVisible();
   await user.click(within(screen.getByRole('row', { name: /^2I/ })).getByRole('button'));
   expect(await screen.findByText('Outside by little.')).toBeVisible();
   await expect.poll(address).toMatch(/at=A2-I1/);
   expect(address()).toMatch(/rule=travel_to_bind/);
+});
+
+test('what was compared with its kind has a field of its own', async () => {
+  const columns = [column('travel_to_bind', 'margins'), column('valve_mass_from_middle', 'kind')];
+  const { user } = openCase(<Clearances />, { get: get(columns) });
+  await screen.findByText(/^travel_to_bind/);
+  await user.click(screen.getByText(words.clearances.fields.kind));
+  expect(await screen.findByText(/^valve_mass_from_middle/)).toBeVisible();
+  expect(screen.queryByText(/^travel_to_bind/)).toBeNull();
 });

@@ -583,9 +583,12 @@ export const words = {
     marks: { pub: 'published', practice: 'practice of the trade', own: 'own computation' } as Record<string, string>,
   },
   clearances: {
-    margins: 'Margins',
-    departures: 'Departures from the claim',
-    nothingClaimed: 'Nothing was both claimed and measured yet.',
+    fields: { margins: 'Margins', departures: 'Departures from the claim', kind: 'Against their kind' },
+    nothing: {
+      margins: 'Nothing was measured yet.',
+      departures: 'Nothing was both claimed and measured yet.',
+      kind: 'No four of a kind were measured yet. Among fewer none can be told from the others.',
+    },
     hint: 'Press a rule to see how it came about.',
   },
   cause: {

@@ -106,7 +106,7 @@ const bore: Partial<SheetLayout> = {
       head: 'clearance',
       index: [],
       limitWords: 'between 0.001 and 0.003 in',
-      isDeparture: false,
+      field: 'margins',
     },
   ],
 };

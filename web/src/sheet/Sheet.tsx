@@ -12,7 +12,7 @@ import { words } from '../shared/messages';
 import { useCatalogue, useSheet } from '../shared/queries';
 import { cellName, cellsInOrder, slotOf, type Cell, type Chosen, type SheetColumn, type SheetLayout, type SheetRow as Row } from './cells';
 import { SheetFoot } from './SheetFoot';
-import { SheetHeads } from './SheetHeads';
+import { leastWidth, SheetHeads } from './SheetHeads';
 import { SheetRow, type Hands } from './SheetRow';
 import { useTold } from './told';
 import { TraceDialog, type Subject } from './TraceDialog';
@@ -210,7 +210,11 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
         </span>
       </p>
       <div className="table-wrap" onKeyDown={onKey}>
-        <table className={lines.length > 1 ? 'bench-table lined' : 'bench-table'} aria-label={layout.title}>
+        <table
+          className={lines.length > 1 ? 'bench-table lined' : 'bench-table'}
+          aria-label={layout.title}
+          style={{ minWidth: leastWidth(layout, note !== undefined, questions.length) }}
+        >
           <SheetHeads layout={layout} grouped={grouped} note={note !== undefined} questions={questions}>
             {(one) =>
               one.atHeight ? (

@@ -3,6 +3,18 @@ import type { Schemas } from '../shared/api';
 import { words } from '../shared/messages';
 import type { SheetColumn, SheetLayout } from './cells';
 
+/** Widths of the columns in pixels; a sheet that needs more than there is scrolls, its stations stay. */
+const WIDTH = { station: 74, line: 50, reading: 62, margin: 136, note: 150, question: 190 };
+
+/** The least width at which everything of a sheet can be read. */
+export const leastWidth = (layout: SheetLayout, note: boolean, questions: number): number =>
+  WIDTH.station +
+  (layout.lines.length > 0 ? WIDTH.line : 0) +
+  WIDTH.reading * (layout.columns.length + layout.computed.length) +
+  WIDTH.margin * layout.margins.length +
+  (note ? WIDTH.note : 0) +
+  WIDTH.question * questions;
+
 interface Props {
   layout: SheetLayout;
   grouped: boolean;
@@ -43,14 +55,14 @@ export function SheetHeads({ layout, grouped, note, questions, children }: Props
               </th>
             ))}
         {layout.margins.map((one) => (
-          <th key={one.key} rowSpan={deep} style={{ width: 136 }}>
+          <th key={one.key} rowSpan={deep} style={{ width: WIDTH.margin }}>
             {one.head}
             <small>{one.limitWords}</small>
           </th>
         ))}
-        {note && <th rowSpan={deep} style={{ width: 150 }} />}
+        {note && <th rowSpan={deep} style={{ width: WIDTH.note }} />}
         {questions.map((one) => (
-          <th key={one.code} rowSpan={deep} style={{ width: 190 }}>
+          <th key={one.code} rowSpan={deep} style={{ width: WIDTH.question }}>
             {one.ask}
           </th>
         ))}
