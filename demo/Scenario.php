@@ -306,9 +306,7 @@ final readonly class Scenario
         foreach (['A1' => 'nowhere', 'A2' => 'nowhere', 'B2' => 'nowhere', 'B3' => 'nowhere'] as $cylinder => $where) {
             $more[] = self::record(EntryKind::Answer, $cylinder, 'chamber', 'hiss', null, ['choice' => $where]);
         }
-        foreach (['vacuum_needle' => 'pulsing', 'noise' => 'always'] as $question => $choice) {
-            $more[] = self::record(EntryKind::Answer, 'engine', 'running', $question, null, ['choice' => $choice]);
-        }
+        $more[] = self::record(EntryKind::Answer, 'engine', 'running', 'vacuum_needle', null, ['choice' => 'pulsing']);
         $more[] = self::record(EntryKind::Answer, 'engine', 'valve', 'mirror', null, ['choice' => 'seen']);
         $more[] = self::record(EntryKind::Reading, 'engine', 'timing', 'cam_phase_card', 'cam', ['text' => '108']);
         $more[] = self::record(EntryKind::Reading, 'engine', 'timing', 'cam_phase_found', 'cam', ['text' => '108.5']);

@@ -10,6 +10,9 @@ use MuteTapper\Core\Quantity\Uncertain;
 /** A sum and difference of values of one dimension, declared: a clearance is one. */
 final readonly class LinearForm implements Calculation
 {
+    /** @var list<Input> */
+    private array $inputs;
+
     /** @param array<string, array{int, string}> $terms sign and meaning, by the name of the input */
     private function __construct(
         private string $name,
@@ -19,6 +22,9 @@ final readonly class LinearForm implements Calculation
         private Source $source,
         private array $terms,
     ) {
+        $this->inputs = array_map(
+            fn (string $input, array $term): Input => Input::scalar($input, $term[1], $this->dimension), array_keys($terms), $terms,
+        );
     }
 
     public static function of(string $name, string $title, Dimension $dimension, string $formula, Source $source): self
@@ -48,12 +54,7 @@ final readonly class LinearForm implements Calculation
 
     public function inputs(): array
     {
-        $inputs = [];
-        foreach ($this->terms as $name => [, $meaning]) {
-            $inputs[] = Input::scalar($name, $meaning, $this->dimension);
-        }
-
-        return $inputs === [] ? throw new \LogicException('A sum of nothing: '.$this->name) : $inputs;
+        return $this->inputs === [] ? throw new \LogicException('A sum of nothing: '.$this->name) : $this->inputs;
     }
 
     public function resultDimension(): Dimension

@@ -31,6 +31,16 @@ final class Bench
     private array $known = [];
     /** @var array<string, non-empty-list<Given>|Missing> by value, index, kind and test height */
     private array $sets = [];
+    /** @var array<string, list<array<string, string>>> all parts of the index of a value, by its name */
+    private array $indexes = [];
+    /** @var array<string, non-empty-list<string>> by place */
+    private array $stated = [];
+    /**
+     * What follows from a whole set, by calculation and set: the same for each of its places.
+     *
+     * @var array<string, Given>
+     */
+    private array $ofSets = [];
     /**
      * Whether this engine can have a value, by its name.
      *
@@ -92,7 +102,10 @@ final class Bench
     /** What is claimed of it: for the place itself, or for what holds it; else the maker's own figure. */
     public function claim(string $place, Column $column, ?string $index): ?Given
     {
-        $claim = $this->records->claim($this->case->engine->statedAt($place), $column->code, $index);
+        if (!$this->records->isClaimed($column->code)) {
+            return null;
+        }
+        $claim = $this->records->claim($this->statedAt($place), $column->code, $index);
         $figure = $claim?->uncertain();
         if ($claim === null || $figure === null) {
             return null;
@@ -106,10 +119,16 @@ final class Bench
         return new Given($figure, $origin, Basis::Claimed);
     }
 
+    /** @return non-empty-list<string> where something that holds for a place may be stated, the narrowest first */
+    public function statedAt(string $place): array
+    {
+        return $this->stated[$place] ??= $this->case->engine->statedAt($place);
+    }
+
     /** Whether a spring stands inside another there: anything was read, or is claimed, of an inner one. */
     public function isDual(string $place): bool
     {
-        return $this->records->hasCoil($place, $this->case->engine->statedAt($place), Coil::Inner->value);
+        return $this->records->hasCoil($place, $this->statedAt($place), Coil::Inner->value);
     }
 
     /** @return list<string> days of earlier sheets, oldest first */
@@ -194,11 +213,11 @@ final class Bench
      */
     public function partsAt(string $place, Value $value): array
     {
-        $all = $value->index->all($this->case->engine);
+        $all = $this->indexes[$value->name] ??= $value->index->all($this->case->engine);
         if (!$value->index->has(Axis::Coil)) {
             return $all;
         }
-        $stated = $this->case->engine->statedAt($place);
+        $stated = $this->statedAt($place);
 
         return array_values(array_filter($all, fn (array $parts): bool => match ($coil = $parts[Axis::Coil->value] ?? '') {
             Coil::Outer->value => true,
@@ -305,7 +324,11 @@ final class Bench
             return Missing::of($missing, $because);
         }
         try {
-            return Trace::of($way->calculation, Values::of($given))->asGiven();
+            $set = count($given) === 1 ? array_search(reset($given), $this->sets, true) : false;
+
+            return $set === false
+                ? Trace::of($way->calculation, Values::of($given))->asGiven()
+                : $this->ofSets[$way->calculation->name().'/'.$set] ??= Trace::of($way->calculation, Values::of($given))->asGiven();
         } catch (Contradiction $contradiction) {
             return Missing::because($contradiction->getMessage());
         }
@@ -347,7 +370,7 @@ final class Bench
 
                 return $height === null ? Missing::of([$value->title]) : new Given($height, 'test height');
             case Respect::ClaimedHeight:
-                $height = $this->records->claim($this->case->engine->statedAt($place), $from->name, $index)?->height();
+                $height = $this->records->claim($this->statedAt($place), $from->name, $index)?->height();
 
                 return $height === null
                     ? Missing::of(['height of the claimed '.$value->title])

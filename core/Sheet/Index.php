@@ -36,6 +36,9 @@ final readonly class Index
      */
     public function split(?string $key, Engine $engine): ?array
     {
+        if ($key === null && $this->axes === []) {
+            return [];
+        }
         $left = $key === null ? [] : explode('.', $key);
         $parts = [];
         foreach ($this->axes as $axis) {

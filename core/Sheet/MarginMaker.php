@@ -13,10 +13,16 @@ use MuteTapper\Core\Verdict\Limits;
 use MuteTapper\Core\Verdict\Margin;
 
 /** Holds the values of a bench against their limits. */
-final readonly class MarginMaker
+final class MarginMaker
 {
-    public function __construct(private Bench $bench, private Limits $limits, private Records $records)
-    {
+    /** @var array<string, Limit> by value and kind of valve, before what holds for a place alone */
+    private array $ruled = [];
+
+    public function __construct(
+        private readonly Bench $bench,
+        private readonly Limits $limits,
+        private readonly Records $records,
+    ) {
     }
 
     /** @return list<Margin> */
@@ -105,8 +111,9 @@ final readonly class MarginMaker
     private function limit(Judged $judged, string $place, ?string $index): Limit
     {
         $engine = $this->bench->case->engine;
-        $limit = $this->limits->of($judged->value)->ofKind($engine->station($place)?->kind);
-        $limit = $limit->ruledBy($this->bench->case->settings->schoolOf($judged->value));
+        $kind = $engine->station($place)?->kind;
+        $limit = $this->ruled[$judged->value.'/'.($kind->value ?? '')] ??= $this->limits->of($judged->value)->ofKind($kind)
+            ->ruledBy($this->bench->case->settings->schoolOf($judged->value));
         if ($judged->singleSchool !== null && $this->bench->isDual($place)) {
             $limit = $limit->without($judged->singleSchool);
         }
@@ -114,7 +121,10 @@ final readonly class MarginMaker
         if ($computed instanceof Given) {
             $limit = $limit->ruledAt($limit->boundAt($computed->value->quantity()), Limit::COMPUTED);
         }
-        $stated = $engine->statedAt($place);
+        if (!$this->records->isClaimed($judged->value.'.least') && !$this->records->isClaimed($judged->value.'.most')) {
+            return $limit;
+        }
+        $stated = $this->bench->statedAt($place);
         $least = $this->records->claim($stated, $judged->value.'.least', null)?->uncertain()?->quantity();
         $most = $this->records->claim($stated, $judged->value.'.most', null)?->uncertain()?->quantity();
 

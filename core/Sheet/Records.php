@@ -83,6 +83,12 @@ final class Records
         return null;
     }
 
+    /** Whether anything at all is claimed under this name, or said by the maker. */
+    public function isClaimed(string $name): bool
+    {
+        return isset($this->claimed[Claim::CLAIMED.$name]) || isset($this->claimed[Claim::MAKER.$name]);
+    }
+
     /** @return list<string|null> */
     public function indexes(string $item, string $place): array
     {
