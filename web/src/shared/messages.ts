@@ -552,6 +552,8 @@ export const words = {
     sheet: 'Sheet',
     enterGoes: { down: 'Enter goes down the column', across: 'Enter goes along the row' },
     school: 'School',
+    pasted: (taken: number, left: number): string =>
+      `${taken} ${taken === 1 ? 'reading' : 'readings'} pasted${left === 0 ? '' : `, ${left} beyond the sheet left out`}. One undo takes them back.`,
     schoolMeans: (meaning: string): string => `Whose limits judge. ${meaning}`,
     schoolIs: (name: string): string => `School: ${name}`,
     whereEnter: 'Where Enter goes',
@@ -666,6 +668,7 @@ export const words = {
     saveBack: 'save, and back',
     cells: 'move over the cells when nothing is being typed',
     putBack: 'put back what stood in the cell',
+    pasteRange: 'paste a range of a spreadsheet, from this cell to the right and down',
     moveStep: 'move a step of the plan',
     locks: 'lock halves found; goes on downward',
     pickPhoto: 'pick a photograph',

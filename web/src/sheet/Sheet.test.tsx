@@ -205,3 +205,30 @@ test('a press on another cell enters what was typed; going there by the plan lea
   await expect.poll(() => told(sent)).toEqual([['A1-E1/valve/lash', { text: '0.0' }]]);
   expect(live()).toBe('1I lash');
 });
+
+test('a range of a spreadsheet goes in to the right and down, as one stroke; what is beyond the sheet is said', async () => {
+  const { user, sent } = openCase(<Opened enter="down" without="A2-E1" />);
+  await user.keyboard('{ArrowDown}');
+  expect(live()).toBe('1I lash');
+  await user.paste('0.016\t118\r\n0.017\t121\r\n0.018\t119\r\n');
+  await expect
+    .poll(() => told(sent))
+    .toEqual([
+      ['A1-I1/valve/lash', { text: '0.016' }],
+      ['A1-I1/valve/pull', { text: '118' }],
+      ['A2-E1/valve/lash', { text: '0.017' }],
+    ]);
+  expect(
+    screen.getByText('3 readings pasted, 3 beyond the sheet left out. One undo takes them back.', { selector: '.note' }),
+  ).toBeVisible();
+  expect(live()).toBe('1I lash');
+  await user.keyboard('{ArrowDown}');
+  expect(screen.queryByText(/readings pasted/, { selector: '.note' })).toBeNull();
+});
+
+test('a single text is pasted into its cell and is no record yet', async () => {
+  const { user, sent } = openCase(<Opened enter="down" />);
+  await user.paste('0.016');
+  expect(screen.getByLabelText('1E lash', { exact: true })).toHaveValue('0.016');
+  expect(sent).toEqual([]);
+});

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type ReactNode } from 'react';
 import { Keycap, Tag } from '../draw/Tag';
 import { draftsOf } from '../entry/drafts';
 import { refusedIn } from '../entry/refusal';
@@ -9,8 +9,10 @@ import { Choice } from '../shared/Choice';
 import { failureWords } from '../shared/failure';
 import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
+import { say } from '../shared/saying';
 import { useCatalogue, useSheet } from '../shared/queries';
 import { cellName, cellsInOrder, slotOf, type Cell, type Chosen, type SheetColumn, type SheetLayout, type SheetRow as Row } from './cells';
+import { pastedRange } from './pasted';
 import { SheetFoot } from './SheetFoot';
 import { leastWidth, SheetHeads } from './SheetHeads';
 import { SheetRow, type Hands } from './SheetRow';
@@ -25,6 +27,7 @@ const SHEET_KEYS = [
   { shown: 'Arrows', does: words.keysDo.cells },
   { shown: 'Esc', does: words.keysDo.putBack },
   { shown: 'F8', does: words.keysDo.gauge },
+  { shown: 'Ctrl V', does: words.keysDo.pasteRange },
 ];
 
 interface Props {
@@ -49,11 +52,13 @@ interface Props {
  * cell with its reason, what follows from the readings stands beside them.
  */
 export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesOut, note, foot = words.bench.foot }: Props) {
-  const { view, slots, outbox, record, withdraw } = useBench();
+  const { view, slots, outbox, record, recordAll, withdraw } = useBench();
   const catalogue = useCatalogue();
   const [live, setLive] = useState({ column: '', line: 0 });
   const [gauges, setGauges] = useState<Record<string, string>>({});
   const [trace, setTrace] = useState<Subject | null>(null);
+  /** What was pasted last, in words, until the hand goes on. */
+  const [pasted, setPasted] = useState<string | null>(null);
   const lines = useMemo(() => (layout.lines.length > 0 ? layout.lines.map((line) => line.code) : ['']), [layout]);
   const chosen = useMemo(() => lines.map((line): Chosen => ({ face, date, line })), [lines, face, date]);
   const heights = useTestHeights(layout, face);
@@ -92,6 +97,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
   };
 
   const goTo = (cell: Cell): void => {
+    setPasted(null);
     onRow(layout.rows[cell.row]?.key ?? at);
     setLive({ column: layout.columns[cell.column]?.key ?? '', line: cell.line });
   };
@@ -119,6 +125,30 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
     if (slot === null) return;
     if (text.trim() === '') withdraw(slot, nameOf(cell));
     else record('reading', slot, { text: text.trim(), ...carried(cell.column) }, `${nameOf(cell)}, ${text.trim()}`);
+  };
+  /** A range of a spreadsheet goes in from the live cell to the right and down, as one stroke; its empty cells change nothing. */
+  const paste = (event: ClipboardEvent): void => {
+    const range = pastedRange(event.clipboardData.getData('text/plain'));
+    if (range === null) return;
+    event.preventDefault();
+    const first = here.row * lines.length + here.line;
+    const filled = range.flatMap((cells, down) =>
+      cells
+        .map((text, right) => {
+          const n = first + down;
+          return { text, cell: { row: Math.floor(n / lines.length), line: n % lines.length, column: here.column + right } };
+        })
+        .filter(({ text }) => text !== ''),
+    );
+    const taken = filled.flatMap(({ text, cell }) => {
+      const slot = isOffered(cell) ? slotAt(cell) : null;
+      return slot === null ? [] : [{ kind: 'reading' as const, slot, data: { text, ...carried(cell.column) } }];
+    });
+    taken.forEach(({ slot }) => drafts.set(slotKey(slot), null));
+    const told = words.bench.pasted(taken.length, filled.length - taken.length);
+    recordAll(taken, told);
+    setPasted(told);
+    say(told);
   };
   /** A press on another cell of the sheet enters what was typed in this one, as Enter does. */
   const press = (cell: Cell): void => {
@@ -209,7 +239,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
           )}
         </span>
       </p>
-      <div className="table-wrap" onKeyDown={onKey}>
+      <div className="table-wrap" onKeyDown={onKey} onPaste={paste}>
         <table
           className={lines.length > 1 ? 'bench-table lined' : 'bench-table'}
           aria-label={layout.title}
@@ -263,7 +293,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
         {column?.atHeight === true && heights.of[here.column] === '' ? (
           <p className="wrong">{words.bench.heightMissing}</p>
         ) : (
-          <p className="note">{foot}</p>
+          <p className="note">{pasted ?? foot}</p>
         )}
         <button type="button" className="act-button" onClick={hands.gauge}>
           {words.bench.takeGauge} <Keycap>F8</Keycap>
