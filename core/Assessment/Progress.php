@@ -169,7 +169,10 @@ final readonly class Progress
             }
         }
 
-        return new StepProgress(Step::Bench, $places === 0 ? 0.0 : $complete / $places, implode(', ', $left));
+        $more = count($left) - 1;
+        $words = ($left[0] ?? '').($more > 0 ? sprintf(', %d more %s', $more, $more === 1 ? 'sheet' : 'sheets') : '');
+
+        return new StepProgress(Step::Bench, $places === 0 ? 0.0 : $complete / $places, $words);
     }
 
     /** Missing pieces go before what is left to look at: they stay open until they are found. */

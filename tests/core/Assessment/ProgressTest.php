@@ -104,6 +104,8 @@ final class ProgressTest extends TestCase
         self::assertSame('1 of 16 stations', $teardown->left);
         self::assertEqualsWithDelta(3 / (16 * 15), $teardown->done, 1e-9, 'three parts of fifteen at one station of sixteen');
         self::assertEquals(new StepProgress(Step::Bench, 1 / 16, '1 of 16 springs'), $bench);
+        $begun = $example->tests('A1-E1', 'seat_width', '0.070')->tests('A1-E1', 'guide_height', '0.640');
+        self::assertSame('1 of 16 springs, 2 more sheets', self::progress($begun, 'Ticks.')->steps()[3]->left);
         self::assertSame(0.0, $cause->done);
         self::assertFalse($teardown->isOverdue);
         $example->records(EntryKind::Pieces, Pieces::slot('A1-E1', Part::Locks), ['expected' => 2, 'found' => 1]);

@@ -111,8 +111,8 @@ function HeadRow({ view, step }: { view: CaseView; step: string }) {
       </span>
       <span className="spring" />
       {undoable !== null && (
-        <button type="button" className="plain" onClick={undo}>
-          {words.undo(undoable)} <Keycap>Ctrl Z</Keycap>
+        <button type="button" className="plain undo" onClick={undo}>
+          <span className="undoable">{words.undo(undoable)}</span> <Keycap>Ctrl Z</Keycap>
         </button>
       )}
       <DaysDoor view={view} open={step === 'schedule'} />

@@ -553,7 +553,8 @@ export const words = {
     enterGoes: { down: 'Enter goes down the column', across: 'Enter goes along the row' },
     school: 'School',
     pasted: (taken: number, left: number): string =>
-      `${taken} ${taken === 1 ? 'reading' : 'readings'} pasted${left === 0 ? '' : `, ${left} beyond the sheet left out`}. One undo takes them back.`,
+      `${taken} ${taken === 1 ? 'reading' : 'readings'} pasted${left === 0 ? '' : `, ${left} beyond the sheet left out`}`,
+    pastedHint: 'One undo takes them back.',
     schoolMeans: (meaning: string): string => `Whose limits judge. ${meaning}`,
     schoolIs: (name: string): string => `School: ${name}`,
     whereEnter: 'Where Enter goes',

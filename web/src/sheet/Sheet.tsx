@@ -293,7 +293,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
         {column?.atHeight === true && heights.of[here.column] === '' ? (
           <p className="wrong">{words.bench.heightMissing}</p>
         ) : (
-          <p className="note">{pasted ?? foot}</p>
+          <p className="note">{pasted === null ? foot : `${pasted}. ${words.bench.pastedHint}`}</p>
         )}
         <button type="button" className="act-button" onClick={hands.gauge}>
           {words.bench.takeGauge} <Keycap>F8</Keycap>
