@@ -37,6 +37,8 @@ final class OutsideTest extends TestCase
         yield [Unit::KilometrePerHour, 'km/hour', 'm/s'];
         yield [Unit::MilePerHour, 'mile/hour', 'm/s'];
         yield [Unit::Kilopascal, 'kPa', 'Pa'];
+        yield [Unit::Gram, 'gram', 'kg'];
+        yield [Unit::CubicCentimetre, 'cc', 'm^3'];
         yield [Unit::SquareMillimetrePerSecond, 'mm^2/s', 'm^2/s'];
     }
 
