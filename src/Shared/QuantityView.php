@@ -32,8 +32,12 @@ final readonly class QuantityView
         );
     }
 
+    /** A value without any uncertainty is shown without a ±. */
     public static function uncertain(Uncertain $value, UnitSystem $units, Fineness $fineness = Fineness::Usual): self
     {
+        if ($value->contributions === []) {
+            return self::exact($value->quantity(), $units, $fineness);
+        }
         $quantity = $value->quantity();
         $unit = self::unit($quantity, $units, $fineness);
         $figure = $units->figure($quantity, 0, $fineness);

@@ -182,6 +182,13 @@ final class PlacesTest extends AppTestCase
         );
         self::assertSame('The open height is not less than the seat height: one of the two test heights is wrong.', $problem['detail']);
         $this->send('POST', '/api/calculations/nothing', [], 404);
+        $typed = ['pocket_diameter' => '40 ± 0,03', 'outside_diameter' => '39.5'];
+        $trace = $this->send('POST', '/api/calculations/spring-in-pocket/typed?units=metric', $typed);
+        self::assertSame('0.50 ± 0.03 mm', self::at($trace, 'result/shown')->text());
+        self::assertSame('39.50 mm', self::at($trace, 'inputs/1/value/shown')->text(), 'What is exact has no ±.');
+        $problem = $this->send('POST', '/api/calculations/spring-in-pocket/typed', ['pocket_diameter' => '40 lb'] + $typed, 422);
+        self::assertSame('/pocket_diameter', $problem['pointer']);
+        $this->send('POST', '/api/calculations/nothing/typed', [], 404);
     }
 
     public function testEveryDeedLeavesItsMarkInTheSameTransaction(): void

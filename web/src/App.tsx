@@ -33,6 +33,7 @@ export const routes: RouteObject[] = [
     children: [
       { index: true, element: <Queue /> },
       { path: 'new', lazy: fetched(() => import('./queue/NewCase')) },
+      { path: 'quick', lazy: fetched(() => import('./quick/Quick')) },
       {
         path: 'case/:id',
         element: <CasePage built={Object.keys(places)} />,

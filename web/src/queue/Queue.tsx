@@ -50,6 +50,9 @@ export function Queue() {
           <Find value={find} onChange={setFind} />
           <ImportCase />
           <span className="spring" />
+          <Link to="/quick" className="door-button plain">
+            {words.quick.title}
+          </Link>
           <Link to="/new" className="door-button">
             {words.queue.newCase}
           </Link>

@@ -72,6 +72,16 @@ export const words = {
     copy: 'Import as a copy',
     notImported: 'Not imported',
   },
+  quick: {
+    title: 'Quick calculations',
+    find: 'Find a calculation',
+    nothing: 'No calculation has these words.',
+    units: { inch: 'inch and pound', metric: 'metric' },
+    oneALine: 'one figure a line',
+    hint: 'Figures as you would say them: 1.842, 45 thou, 14.35 mm, 165 lb. What a gauge may be off by goes behind ±. The address can be sent to somebody.',
+    copy: 'Copy as text',
+    copied: 'Copied',
+  },
   newCase: {
     title: 'New case',
     what: 'Two choices and a name are enough. The rest can be filled in later, in its place.',

@@ -79,37 +79,46 @@ export function Reasoning({ caseId, subject }: { caseId: string; subject: Subjec
         <>
           <h3>{words.trace.formula}</h3>
           <p>{trace.data.formula}</p>
-          <table>
-            <thead>
-              <tr>
-                <th>{words.trace.inputs}</th>
-                <th className="figure">value</th>
-                <th>{words.trace.from}</th>
-                <th className="figure">{words.trace.share}</th>
-              </tr>
-            </thead>
-            <tbody>
-              {trace.data.inputs.map((input, i) => (
-                <tr key={i}>
-                  <td style={{ height: 34 }} title={input.meaning}>
-                    {input.name.replaceAll('_', ' ')}
-                  </td>
-                  <td className="figure" style={{ whiteSpace: 'nowrap' }}>
-                    {input.value.shown}
-                  </td>
-                  <td>{input.origin}</td>
-                  <td className="figure">{Math.round(input.share * 100)} %</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          <p className="note">
-            {words.trace.source}: {trace.data.source}
-            {trace.data.source === 'common practice of the trade' ? '' : ` (${words.trace.marks[trace.data.mark] ?? trace.data.mark})`}. ±
-            is twice the standard uncertainty.
-          </p>
+          <TraceTable trace={trace.data} />
         </>
       )}
     </div>
+  );
+}
+
+/** What went into a result: each input with its origin and its share of the uncertainty, and where the formula comes from. */
+export function TraceTable({ trace }: { trace: Schemas['TraceView'] }) {
+  return (
+    <>
+      <table>
+        <thead>
+          <tr>
+            <th>{words.trace.inputs}</th>
+            <th className="figure">value</th>
+            <th>{words.trace.from}</th>
+            <th className="figure">{words.trace.share}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {trace.inputs.map((input, i) => (
+            <tr key={i}>
+              <td style={{ height: 34 }} title={input.meaning}>
+                {input.name.replaceAll('_', ' ')}
+              </td>
+              <td className="figure" style={{ whiteSpace: 'nowrap' }}>
+                {input.value.shown}
+              </td>
+              <td>{input.origin}</td>
+              <td className="figure">{Math.round(input.share * 100)} %</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="note">
+        {words.trace.source}: {trace.source}
+        {trace.source === 'common practice of the trade' ? '' : ` (${words.trace.marks[trace.mark] ?? trace.mark})`}. ± is twice the
+        standard uncertainty.
+      </p>
+    </>
   );
 }
