@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Spring;
 
 use MuteTapper\Core\Calculation\Calculation;
-use MuteTapper\Core\Calculation\Input;
 use MuteTapper\Core\Calculation\Source;
 use MuteTapper\Core\Calculation\Values;
 use MuteTapper\Core\Quantity\Dimension;
@@ -26,12 +25,7 @@ final class RateFromGeometry implements Calculation
 
     public function inputs(): array
     {
-        return [
-            Input::scalar('shear_modulus', 'shear modulus of the wire', Dimension::Stress),
-            Input::scalar('wire_diameter', 'wire diameter', Dimension::Length),
-            Input::scalar('mean_diameter', 'mean coil diameter', Dimension::Length),
-            Input::scalar('active_coils', 'active coils', Dimension::Ratio),
-        ];
+        return WireGeometry::inputs();
     }
 
     public function resultDimension(): Dimension
