@@ -33,7 +33,7 @@ test('places are accessible, and fit the bench screen and a phone', async ({ pag
     await page.setViewportSize({ width, height: 800 });
     expect(await page.evaluate(() => document.documentElement.scrollWidth), `${address} at ${width}`).toBeLessThanOrEqual(width);
   };
-  for (const address of ['/', '/new', '/nowhere', ...PLACES.map((place) => `/case/${id}/${place}`)]) {
+  for (const address of ['/', '/new', '/quick?of=travel-to-bind', '/nowhere', ...PLACES.map((place) => `/case/${id}/${place}`)]) {
     await page.goto(shop() + address);
     await page.waitForLoadState('networkidle');
     expect(await failings(page), address).toEqual([]);
