@@ -3,7 +3,7 @@ import { scaleLinear } from '@visx/scale';
 import { expect, test } from 'vitest';
 import { Band, CommonAxis, ForbiddenAbove, Strip } from './Chart';
 
-const x = scaleLinear<number>({ domain: [0, 10], range: [50, 250] });
+const x = scaleLinear<number>({ domain: [0, 10], range: [60, 260] });
 const y = scaleLinear<number>({ domain: [0, 8000], range: [160, 20] });
 
 test('a strip has round rules with their figures, and its name', () => {
@@ -66,7 +66,7 @@ test('a band goes over the most and back under the least', () => {
       <Band x={x} y={y} data={data} />
     </svg>,
   );
-  expect(container.querySelector('path')?.getAttribute('d')).toBe('M50,90L250,20L250,90L50,160Z');
+  expect(container.querySelector('path')?.getAttribute('d')).toBe('M60,90L260,20L260,90L60,160Z');
 });
 
 test('the common axis is written as its reader reads it', () => {
