@@ -30,7 +30,7 @@ use MuteTapper\Core\Sheet\Way;
 final class SpringSheet
 {
     /** Fewer springs have no middle value worth comparing with. [practice] */
-    public const LEAST_SET = 4;
+    public const LEAST_SET = Column::LEAST_SET;
 
     private const TOO_FEW = 'at least 4 springs of this kind at one height';
 
