@@ -9,7 +9,7 @@ import { type CaseView } from '../shared/api';
 import { isWriting, KeysProvider, useKeysEverywhere } from '../shared/keys';
 import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
-import { useCase } from '../shared/queries';
+import { useCase, useCatalogue } from '../shared/queries';
 import { Announcer } from './Announcer';
 import { Guarded } from './Broken';
 import { ChosenProvider, useChosen } from './Chosen';
@@ -44,15 +44,18 @@ interface Props {
 /** Head row and step line around every place of a case. */
 export function CaseFrame({ id, step, built, children }: Props) {
   const query = useCase(id);
-  if (query.data === undefined) {
+  // Letters find signs: a place that takes them before the signs are there would lose what was typed.
+  const catalogue = useCatalogue();
+  const failed = [query, catalogue].find((one) => one.isLoadingError);
+  if (query.data === undefined || catalogue.data === undefined) {
     return (
       <main className="pad">
-        {query.error === null ? (
+        {failed === undefined ? (
           <Spin />
         ) : (
           <div className="empty">
-            <b>{failureWords(query.error)}</b>
-            <Link to="/">{words.newCase.back}</Link> <Button onClick={() => void query.refetch()}>{words.tryAgain}</Button>
+            <b>{failureWords(failed.error)}</b>
+            <Link to="/">{words.newCase.back}</Link> <Button onClick={() => void failed.refetch()}>{words.tryAgain}</Button>
           </div>
         )}
       </main>

@@ -31,7 +31,7 @@ function Place() {
 
 const schedule = { tasks: [], sentence: '', overdue: '', late: false };
 /** The case in its frame, on a server that has what was sent. */
-function inFrame() {
+function inFrame(get: Record<string, unknown> = {}) {
   const stored: Pick<EntryView, 'id' | 'kind' | 'place' | 'part' | 'item' | 'index' | 'content'>[] = [];
   return openCase(
     <CaseFrame id={twin().id} step="teardown" built={['teardown']}>
@@ -43,6 +43,7 @@ function inFrame() {
         '/api/cases/{id}/schedule': schedule,
         '/api/door': { open: true, network: '' },
         '/api/state': { troubles: [], waiting: 0 },
+        ...get,
       },
       refuse: (entry) => {
         stored.push({ id: entry.id, kind: entry.kind, ...entry.slot, content: entry.data });
@@ -51,6 +52,17 @@ function inFrame() {
     },
   );
 }
+
+test('a place takes letters only once the signs they find are there', async () => {
+  let arrive = (): void => undefined;
+  const asked = new Promise<void>((done) => (arrive = done));
+  const catalogue = (): Promise<unknown> => asked.then(() => ({ signs: [] }));
+  inFrame({ '/api/catalogue': catalogue });
+  await new Promise((done) => setTimeout(done, 50));
+  expect(screen.queryByLabelText('words')).toBeNull();
+  arrive();
+  expect(await screen.findByLabelText('words')).toBeVisible();
+});
 
 test('taking back in a field that was typed in, even emptied again, takes nothing back elsewhere', async () => {
   const { user, sent } = inFrame();

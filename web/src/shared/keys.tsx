@@ -3,6 +3,7 @@ import {
   use,
   useEffect,
   useId,
+  useLayoutEffect,
   useMemo,
   useRef,
   useState,
@@ -100,7 +101,7 @@ export function useKeys(keys: readonly Key[], listed: readonly ListedKey[] = key
 export function useKeysEverywhere(keys: readonly Key[], listed: readonly ListedKey[] = keys): void {
   useListed(listed);
   const latest = useRef(keys);
-  useEffect(() => {
+  useLayoutEffect(() => {
     latest.current = keys;
   });
   const handler = useMemo(

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type ReactNode } from 'react';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState, type ClipboardEvent, type ReactNode } from 'react';
 import { Keycap, Tag } from '../draw/Tag';
 import { draftsOf } from '../entry/drafts';
 import { refusedIn } from '../entry/refusal';
@@ -312,7 +312,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
 /** Handlers that stay the same object and do what the newest of them does. */
 function useStable<T extends object>(handlers: T): T {
   const latest = useRef(handlers);
-  useEffect(() => {
+  useLayoutEffect(() => {
     latest.current = handlers;
   });
   const [stable] = useState(

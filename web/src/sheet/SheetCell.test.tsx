@@ -28,13 +28,13 @@ function draw(state: SlotState, active = true) {
   const commit = vi.fn();
   const step = vi.fn();
   const open = vi.fn();
-  render(
+  const cell = (now: SlotState) => (
     <table>
       <tbody>
         <tr>
           <SheetCell
             name="1E lash"
-            state={state}
+            state={now}
             active={active}
             headAt={null}
             onOpen={open}
@@ -45,10 +45,23 @@ function draw(state: SlotState, active = true) {
           />
         </tr>
       </tbody>
-    </table>,
+    </table>
   );
-  return { commit, step, open, user: userEvent.setup() };
+  const { rerender } = render(cell(state));
+  return { commit, step, open, user: userEvent.setup(), change: (now: SlotState): void => rerender(cell(now)) };
 }
+
+test('what another hand entered is replaced by typing, what is half typed is not', async () => {
+  const { user, change } = draw(EMPTY);
+  await user.keyboard('0.0');
+  change(filled('0.020'));
+  await user.keyboard('16');
+  expect(screen.getByLabelText('1E lash')).toHaveValue('0.016');
+  await user.keyboard('{Escape}');
+  change(filled('0.022'));
+  await user.keyboard('5');
+  expect(screen.getByLabelText('1E lash')).toHaveValue('5');
+});
 
 test('Enter records what was typed and goes on; Shift and Enter goes back', async () => {
   const { commit, user } = draw(EMPTY);

@@ -1,4 +1,4 @@
-import { memo, useEffect, useRef, type KeyboardEvent } from 'react';
+import { memo, useEffect, useLayoutEffect, useRef, type KeyboardEvent } from 'react';
 import { draftsOf, useDraft } from '../entry/drafts';
 import { refusedIn } from '../entry/refusal';
 import type { SlotState } from '../entry/slots';
@@ -65,7 +65,7 @@ function LiveCell({ state, name, caseId, slot, onCommit, onStep }: Props) {
   const hand = useHand();
   const offer = refused?.problem?.offers?.[0];
 
-  useEffect(() => {
+  useLayoutEffect(() => {
     // Where two sheets stand on one page, the one that has the hand keeps it; and a hand that walks the plan stays there.
     const own = input.current?.closest('.bench-table');
     const held = document.activeElement?.closest('.bench-table, [role=grid]') ?? null;
@@ -75,9 +75,9 @@ function LiveCell({ state, name, caseId, slot, onCommit, onStep }: Props) {
     input.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
   }, [hand]);
   useEffect(() => {
-    // What another hand entered meanwhile is replaced by typing, as what stood there before would have been.
-    if (document.activeElement === input.current) input.current?.select();
-  }, [stands]);
+    // What another hand entered meanwhile is replaced by typing, as what stood there before would have been; what is half typed is not.
+    if (document.activeElement === input.current && draftsOf(caseId).get(slot) === null) input.current?.select();
+  }, [stands, caseId, slot]);
   const leave = (along: number): void => {
     const text = typed ?? (along === 1 && offer !== undefined ? offer : null);
     type(null);

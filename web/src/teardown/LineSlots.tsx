@@ -1,4 +1,4 @@
-import { useEffect, useRef, type Dispatch } from 'react';
+import { useLayoutEffect, useRef, type Dispatch } from 'react';
 import { nearest } from '../draw/HeadPlan';
 import { useBench } from '../entry/useBench';
 import { temper } from '../look/theme';
@@ -34,7 +34,7 @@ interface Props {
 export function LineSlots({ line, act, acts, parts, part, matches, station, cleaned, onCleaned }: Props) {
   const inputs = { part: useRef<HTMLInputElement>(null), sign: useRef<HTMLInputElement>(null), severity: useRef<HTMLInputElement>(null) };
   const sent = useRef(-1);
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (sent.current === line.turn) return;
     sent.current = line.turn;
     inputs[line.slot].current?.focus();

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
+import { useLayoutEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { Keycap } from '../draw/Tag';
 import { TemperChip } from '../draw/Temper';
 import { Asked } from '../entry/Asked';
@@ -43,10 +43,11 @@ export function Look({ site, place, station, onStation, nextStep }: Props) {
   const matches = useSigns(parts, part, line.typed);
   const label = placeLabel(view, place);
 
-  // Another station begins with an empty line; the hand comes to it unless it walks the plan by arrows.
+  // Another station begins with an empty line; the hand comes to it unless it walks the plan by arrows. It is emptied before it can
+  // be seen: a key pressed between the two would be lost.
   const hand = useHand();
   const came = useRef(-1);
-  useEffect(() => {
+  useLayoutEffect(() => {
     act(came.current === hand ? { do: 'moved' } : { do: 'goTo', part: null });
     came.current = hand;
   }, [place, hand]);
