@@ -83,6 +83,14 @@ final readonly class TypedInputs
             Dimension::Mass => Quantity::of(96, Unit::Gram),
             Dimension::GaugePressure => Quantity::of(175, Unit::PoundPerSquareInch),
             Dimension::Velocity => Quantity::of(150, Unit::KilometrePerHour),
+            Dimension::Temperature => Quantity::of(90, Unit::DegreeCelsius),
+            Dimension::Viscosity => Quantity::of(92, Unit::SquareMillimetrePerSecond),
+            Dimension::DynamicViscosity => Quantity::of(9, Unit::MillipascalSecond),
+            Dimension::PressureViscosity => Quantity::of(18, Unit::PerGigapascal),
+            Dimension::Density => Quantity::of(0.85, Unit::GramPerCubicCentimetre),
+            Dimension::LiftCurvature => Quantity::of(0.0048, Unit::MillimetrePerSquareDegree),
+            Dimension::Area => Quantity::of(48, Unit::SquareCentimetre),
+            Dimension::RotationSpeed => Quantity::of(6500, Unit::RevolutionPerMinute),
             default => Quantity::base(2, $dimension),
         };
 

@@ -54,6 +54,15 @@ final class HeadCalculations
             ->minus('outside_diameter', 'outside diameter of the outer spring');
     }
 
+    /** What is to be laid under a spring so that it stands at a height; below nothing, to be taken out. */
+    public static function shimsNeeded(): LinearForm
+    {
+        return LinearForm::of(
+            'shims-needed', 'Shims to add', Dimension::Length, 'installed height − wanted height', Source::practice(),
+        )
+            ->plus('installed_height', 'installed height as it is')->minus('wanted_height', 'installed height that is wanted');
+    }
+
     /** Lift that is left of what a spring allows, over what is laid under it. */
     public static function usableLift(): LinearForm
     {

@@ -17,6 +17,7 @@ use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Axis;
+use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\From;
 use MuteTapper\Core\Sheet\Judged;
@@ -79,6 +80,11 @@ final class HeightsSheet
                     ),
                 ),
                 Value::named(
+                    'shims_to_add', 'shims to add for the height as claimed', Dimension::Length,
+                )->headed('shims to add')->by(Way::derived(HeadCalculations::shimsNeeded(), [
+                    'installed_height' => From::measured('installed_height'), 'wanted_height' => From::claim('installed_height'),
+                ])),
+                Value::named(
                     'retainer_to_seal', 'retainer to seal', Dimension::Length,
                 )->by(Way::derived(HeadCalculations::retainerToSeal(), [
                     'installed_height' => From::value('installed_height'), 'seal_height' => From::value('seal_height'),
@@ -95,8 +101,46 @@ final class HeightsSheet
                 Judged::of('retainer_to_seal', 'retainer to seal')->restsOn('installed_height', 'seal_height', 'retainer_depth'),
                 Judged::of('spring_in_pocket', 'spring in pocket')->restsOn('pocket_diameter', 'outside_diameter'),
             ],
+            remarks: [self::packs(...)],
             goesAcross: false,
         );
+    }
+
+    /** @return list<string> how the heights as claimed are reached with the shop's shims, and what spread is left */
+    private static function packs(Bench $bench): array
+    {
+        $units = $bench->case->settings->units;
+        $show = static fn (float $length): string => $units->show(Quantity::difference($length, Dimension::Length));
+        $at = $left = [];
+        foreach ($bench->case->engine->stations as $station) {
+            $needed = $bench->value($station->code(), 'shims_to_add');
+            if (!$needed instanceof Given) {
+                continue;
+            }
+            $base = $needed->value->base;
+            $pack = $base < -ShimPack::TOLERANCE ? null : ShimPack::reaching(max(0.0, $base));
+            $way = match (true) {
+                $base < -ShimPack::TOLERANCE => sprintf('take out %s', $show(-$base)),
+                $pack === null => sprintf('%s, nothing of the stock comes near', $show($base)),
+                $pack->shims === [] => null,
+                default => implode(' + ', array_map($units->figure(...), array_map(
+                    static fn (float $shim): Quantity => Quantity::difference($shim, Dimension::Length), $pack->shims,
+                ))),
+            };
+            if ($way !== null) {
+                $at[$way][] = $station->label();
+            }
+            $left[] = $base - ($pack?->thickness() ?? 0.0);
+        }
+        if ($at === [] || $left === []) {
+            return [];
+        }
+        $ways = array_map(static fn (string $way, array $labels): string => implode(', ', $labels).': '.$way, array_keys($at), $at);
+
+        return [sprintf(
+            'To the height as claimed, fewest shims of the usual stock. %s. Spread left over all stations: %s.', implode('; ', $ways),
+            $show(max($left) - min($left)),
+        )];
     }
 
     private static function ratio(): Column

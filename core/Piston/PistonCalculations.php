@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Piston;
 
+use MuteTapper\Core\Calculation\Formula;
 use MuteTapper\Core\Calculation\LinearForm;
 use MuteTapper\Core\Calculation\Source;
 use MuteTapper\Core\Quantity\Dimension;
@@ -21,6 +22,36 @@ final class PistonCalculations
             ->plus('valve_recess', 'face of the valve below the head’s face')
             ->plus('deck_clearance', 'piston below the deck at top dead centre')
             ->plus('gasket_thickness', 'head gasket, compressed');
+    }
+
+    /** Metal to take off the deck of the head for a smaller chamber. */
+    public static function metalToTakeOff(): Formula
+    {
+        return Formula::of(
+            'metal-to-take-off', 'Metal to take off the head', Dimension::Length, '(volume as measured − wanted volume) ÷ opening',
+            Source::practice('true for small cuts, while the opening keeps its size'),
+            static fn (float $volume, float $wanted, float $opening): float => ($volume - $wanted) / $opening,
+        )
+            ->input('volume', 'volume of the chamber as measured', Dimension::Volume)
+            ->input('wanted', 'volume that is wanted', Dimension::Volume)
+            ->input('opening', 'opening of the chamber at the head’s face', Dimension::Area);
+    }
+
+    /** Room between the heads of an intake and an exhaust valve that lean towards each other, along the line between them. */
+    public static function valveToValve(): Formula
+    {
+        return Formula::of(
+            'valve-to-valve', 'Valve to valve at overlap', Dimension::Length,
+            'gap of the closed heads − intake lift·sin(its lean) − exhaust lift·sin(its lean)',
+            Source::practice('along the line between the heads; the true gap is wider where their lifts differ'),
+            static fn (float $gap, float $intake, float $exhaust, float $intakeLean, float $exhaustLean): float => $gap
+                - $intake * sin(deg2rad($intakeLean)) - $exhaust * sin(deg2rad($exhaustLean)),
+        )
+            ->input('closed_gap', 'gap between the edges of the closed heads', Dimension::Length)
+            ->input('intake_lift', 'lift of the intake valve at this crank angle', Dimension::Length)
+            ->input('exhaust_lift', 'lift of the exhaust valve at this crank angle', Dimension::Length)
+            ->input('intake_lean', 'lean of the intake valve towards the other', Dimension::CrankAngle)
+            ->input('exhaust_lean', 'lean of the exhaust valve towards the other', Dimension::CrankAngle);
     }
 
     /** What is left of a cold clearance when all-out speed has stretched the engine. */

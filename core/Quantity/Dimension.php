@@ -24,6 +24,14 @@ enum Dimension: string
     case Ratio = 'ratio';
     case Percent = 'percent';
     case RotationSpeed = 'rotation_speed';
+    case Area = 'area';
+    /** Films and roughness: lengths too small for a gauge of the bench. */
+    case Film = 'film';
+    case DynamicViscosity = 'dynamic_viscosity';
+    case PressureViscosity = 'pressure_viscosity';
+    case Density = 'density';
+    /** How sharply a lift curve bends, over degrees of its cam. */
+    case LiftCurvature = 'lift_curvature';
 
     public function baseUnit(): Unit
     {
@@ -45,6 +53,12 @@ enum Dimension: string
             self::Ratio => Unit::One,
             self::Percent => Unit::Percent,
             self::RotationSpeed => Unit::RevolutionPerMinute,
+            self::Area => Unit::SquareMetre,
+            self::Film => Unit::Micrometre,
+            self::DynamicViscosity => Unit::PascalSecond,
+            self::PressureViscosity => Unit::PerGigapascal,
+            self::Density => Unit::KilogramPerCubicMetre,
+            self::LiftCurvature => Unit::MetrePerSquareDegree,
         };
     }
 }

@@ -10,7 +10,7 @@ namespace MuteTapper\Core\Quantity;
  */
 final readonly class EntryParser
 {
-    private const PATTERN = '/^(?<sign>[-+−]?)(?<number>[0-9.,]*[0-9][0-9.,]*)\s*(?<unit>[a-z%"\/:12°²]*)$/iu';
+    private const PATTERN = '/^(?<sign>[-+−]?)(?<number>[0-9.,]*[0-9][0-9.,]*)\s*(?<unit>[a-zµμ%"\/:123·°²³]*)$/iu';
 
     public function __construct(private UnitSystem $system)
     {

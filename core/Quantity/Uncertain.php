@@ -13,6 +13,9 @@ namespace MuteTapper\Core\Quantity;
  */
 final readonly class Uncertain
 {
+    /** Of a value, over which a slope is taken. */
+    private const STEP = 1e-5;
+
     /** @param array<string, float> $contributions */
     private function __construct(
         public float $base,
@@ -115,6 +118,32 @@ final readonly class Uncertain
         $root = sqrt($this->base);
 
         return new self($root, $result, array_map(static fn (float $u): float => $u / (2 * $root), $this->contributions));
+    }
+
+    /**
+     * A smooth function of values, its slopes taken by central differences [pub: JCGM 100:2008, 5.1.3 note 2].
+     *
+     * @param \Closure(float ...): float $function of the values in their base units
+     */
+    public static function ofFunction(\Closure $function, Dimension $result, self ...$inputs): self
+    {
+        $at = array_map(static fn (self $input): float => $input->base, array_values($inputs));
+        $contributions = [];
+        foreach (array_values($inputs) as $i => $input) {
+            $u = $input->standard();
+            if ($u === 0.0) {
+                continue;
+            }
+            // Half of what is not known of it: small against the curve of the function, large against rounding.
+            $step = min($u / 2, self::STEP * max(abs($input->base), $u));
+            $slope = ($function(...array_replace($at, [$i => $at[$i] + $step])) - $function(...array_replace($at, [$i => $at[$i] - $step])))
+                / (2 * $step);
+            foreach ($input->contributions as $source => $part) {
+                $contributions[$source] = ($contributions[$source] ?? 0.0) + $part * $slope;
+            }
+        }
+
+        return new self($function(...$at), $result, $contributions);
     }
 
     /**

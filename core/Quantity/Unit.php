@@ -46,6 +46,20 @@ enum Unit: string
     case One = '1';
     case Percent = '%';
     case RevolutionPerMinute = '1/min';
+    case SquareMetre = 'm²';
+    case SquareCentimetre = 'cm²';
+    case SquareInch = 'in²';
+    case Micrometre = 'µm';
+    case Microinch = 'µin';
+    case PascalSecond = 'Pa·s';
+    case MillipascalSecond = 'mPa·s';
+    case PerGigapascal = '1/GPa';
+    case KilogramPerCubicMetre = 'kg/m³';
+    case GramPerCubicCentimetre = 'g/cm³';
+    /** Of the camshaft. */
+    case MetrePerSquareDegree = 'm/°²';
+    case MillimetrePerSquareDegree = 'mm/°²';
+    case InchPerSquareDegree = 'in/°²';
 
     private const METRES_PER_INCH = 0.0254;
     private const NEWTONS_PER_POUND_FORCE = 4.4482216152605;
@@ -73,6 +87,12 @@ enum Unit: string
             self::One => Dimension::Ratio,
             self::Percent => Dimension::Percent,
             self::RevolutionPerMinute => Dimension::RotationSpeed,
+            self::SquareMetre, self::SquareCentimetre, self::SquareInch => Dimension::Area,
+            self::Micrometre, self::Microinch => Dimension::Film,
+            self::PascalSecond, self::MillipascalSecond => Dimension::DynamicViscosity,
+            self::PerGigapascal => Dimension::PressureViscosity,
+            self::KilogramPerCubicMetre, self::GramPerCubicCentimetre => Dimension::Density,
+            self::MetrePerSquareDegree, self::MillimetrePerSquareDegree, self::InchPerSquareDegree => Dimension::LiftCurvature,
         };
     }
 
@@ -82,8 +102,13 @@ enum Unit: string
         return match ($this) {
             self::Metre, self::Newton, self::NewtonPerMetre, self::Pascal, self::One, self::Percent, self::RevolutionPerMinute,
             self::PascalGauge, self::MetrePerSecond, self::Kelvin, self::DegreeCelsius, self::Degree, self::SquareMetrePerSecond,
-            self::PartPerMillion, self::Kilogram, self::CubicMetre, self::Second, self::Hertz => 1.0,
-            self::Gram => 0.001,
+            self::PartPerMillion, self::Kilogram, self::CubicMetre, self::Second, self::Hertz, self::SquareMetre, self::Micrometre,
+            self::PascalSecond, self::PerGigapascal, self::KilogramPerCubicMetre, self::MetrePerSquareDegree => 1.0,
+            self::Gram, self::MillipascalSecond, self::MillimetrePerSquareDegree => 0.001,
+            self::SquareCentimetre => 1e-4,
+            self::SquareInch => self::METRES_PER_INCH ** 2,
+            self::InchPerSquareDegree, self::Microinch => self::METRES_PER_INCH,
+            self::GramPerCubicCentimetre => 1000.0,
             self::CubicCentimetre => 1e-6,
             self::Millimetre => 0.001,
             self::Inch => self::METRES_PER_INCH,
@@ -149,6 +174,17 @@ enum Unit: string
             self::One => [':1'],
             self::Percent => ['%'],
             self::RevolutionPerMinute => ['rpm', '1/min', '/min'],
+            self::SquareCentimetre => ['cm²', 'cm2'],
+            self::SquareInch => ['in²', 'in2'],
+            self::Micrometre => ['µm', 'μm', 'um', 'micron', 'microns'],
+            self::Microinch => ['µin', 'μin', 'uin'],
+            self::MillipascalSecond => ['mpa·s', 'mpas', 'cp'],
+            self::PerGigapascal => ['1/gpa'],
+            self::GramPerCubicCentimetre => ['g/cm³', 'g/cm3', 'kg/l'],
+            self::MillimetrePerSquareDegree => ['mm/°²', 'mm/deg2'],
+            self::InchPerSquareDegree => ['in/°²', 'in/deg2'],
+            self::Megapascal => ['mpa'],
+            self::KilopoundPerSquareInch => ['ksi'],
             default => [],
         };
     }

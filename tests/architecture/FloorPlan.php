@@ -22,8 +22,8 @@ final class FloorPlan
             ['CaseFile', 'Knowledge'],
             ['Sheet'],
             [
-                'Before', 'Build', 'Cam', 'Follower', 'Guide', 'Head', 'Photograph', 'Piston', 'Rocker', 'RunLog', 'Schedule', 'Seat',
-                'Spring', 'Teardown', 'Timeline', 'Valve',
+                'Before', 'Build', 'Cam', 'Follower', 'Guide', 'Head', 'Motion', 'Oil', 'Photograph', 'Piston', 'Rocker', 'RunLog', 'Schedule',
+                'Seat', 'Spring', 'Teardown', 'Timeline', 'Valve',
             ],
             ['Cause'],
             ['Assessment'],
@@ -46,8 +46,8 @@ final class FloorPlan
     public const APART = [
         self::CORE => [
             'Cause' => [
-                'Before', 'Build', 'Cam', 'Follower', 'Guide', 'Head', 'Photograph', 'Piston', 'Rocker', 'RunLog', 'Schedule', 'Seat',
-                'Spring', 'Teardown', 'Timeline', 'Valve',
+                'Before', 'Build', 'Cam', 'Follower', 'Guide', 'Head', 'Motion', 'Oil', 'Photograph', 'Piston', 'Rocker', 'RunLog', 'Schedule',
+                'Seat', 'Spring', 'Teardown', 'Timeline', 'Valve',
             ],
         ],
         self::APP => [],

@@ -40,6 +40,12 @@ final class OutsideTest extends TestCase
         yield [Unit::Gram, 'gram', 'kg'];
         yield [Unit::CubicCentimetre, 'cc', 'm^3'];
         yield [Unit::SquareMillimetrePerSecond, 'mm^2/s', 'm^2/s'];
+        yield [Unit::SquareCentimetre, 'cm^2', 'm^2'];
+        yield [Unit::SquareInch, 'inch^2', 'm^2'];
+        yield [Unit::Microinch, 'microinch', 'micrometer'];
+        yield [Unit::MillipascalSecond, 'centipoise', 'Pa s'];
+        yield [Unit::GramPerCubicCentimetre, 'g/cc', 'kg/m^3'];
+        yield [Unit::InchPerSquareDegree, 'inch/degree^2', 'm/degree^2'];
     }
 
     /** [pub: NIST SP 811, by way of GNU units] */
