@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace MuteTapper\Demo;
 
-use Doctrine\ORM\EntityManagerInterface;
 use MuteTapper\App\CaseFile\Documents;
 use MuteTapper\App\Cause\Calls;
 use MuteTapper\App\Entry\EntryRecorder;
-use MuteTapper\App\Library\SavedEngine;
+use MuteTapper\App\Library\EngineLibraryController;
+use MuteTapper\App\Library\Library;
+use MuteTapper\App\Library\Shelf;
 use MuteTapper\App\Photograph\PhotographStore;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
-use MuteTapper\App\Record\Writing;
 use MuteTapper\App\RunLog\LogStore;
 use MuteTapper\App\Simulated\BenchCamera;
 use MuteTapper\App\Simulated\DataLogger;
@@ -54,8 +54,7 @@ final class LoadDemoCommand extends Command
         private readonly BenchCamera $camera,
         private readonly DataLogger $logger,
         private readonly LogStore $logs,
-        private readonly EntityManagerInterface $entities,
-        private readonly Writing $writing,
+        private readonly Library $library,
     ) {
         parent::__construct();
     }
@@ -67,14 +66,15 @@ final class LoadDemoCommand extends Command
 
             return self::SUCCESS;
         }
-        $this->writing->together(function (): void {
-            foreach (Scenario::engines() as $name => $engine) {
-                $description = Engine::fromNode(Node::root($engine))->toArray();
-                $this->entities->persist(
-                    new SavedEngine(Uuid::v7()->toRfc4122(), $name, $description, self::ANALYST, $this->clock->now()),
-                );
-            }
-        });
+        foreach (Scenario::engines() as $name => $engine) {
+            $this->library->put(
+                Shelf::Engines, EngineLibraryController::code($name), $name, Node::root(Engine::fromNode(Node::root($engine))->toArray()),
+                0, self::ANALYST,
+            );
+        }
+        foreach (Scenario::shelves($this->clock->now()) as [$shelf, $code, $name, $content]) {
+            $this->library->put(Shelf::from($shelf), $code, $name, Node::root($content), 0, self::ANALYST);
+        }
         foreach (Scenario::all() as $scenario) {
             $this->load($scenario);
             $output->writeln('Loaded: '.$scenario->name);

@@ -73,6 +73,53 @@ final readonly class Scenario
         ];
     }
 
+    /**
+     * The shop's own gauges, springs and a study of one gauge. All made up.
+     *
+     * @return list<array{string, string, string, array<string, mixed>}> shelf, code, name and content
+     */
+    public static function shelves(\DateTimeImmutable $today): array
+    {
+        $ago = static fn (int $days): string => $today->modify(sprintf('-%d days', $days))->format('Y-m-d');
+        $spring = static fn (string $free, string $seat, string $open, string $bind, string $outside, string $inside): array => [
+            ['item' => 'free_height', 'index' => 'outer', 'text' => $free],
+            ['item' => 'load_seat', 'index' => 'outer', 'text' => $seat, 'at' => '1.900'],
+            ['item' => 'load_open', 'index' => 'outer', 'text' => $open, 'at' => '1.300'],
+            ['item' => 'bind_height', 'index' => 'outer', 'text' => $bind],
+            ['item' => 'outside_diameter', 'index' => 'outer', 'text' => $outside],
+            ['item' => 'inside_diameter', 'index' => 'outer', 'text' => $inside],
+        ];
+
+        return [
+            ['gauges', 'height-2', 'Height micrometer 2', [
+                'kind' => 'height_micrometer', 'serial' => 'made up 2', 'repeat' => 0.0006, 'resolution' => 0.0005,
+                'calibrated_on' => $ago(90), 'every_months' => 12, 'cable' => true,
+            ]],
+            ['gauges', 'tester-1', 'Bench tester 1', [
+                'kind' => 'spring_tester', 'serial' => 'made up 1', 'gain' => 0.01, 'calibrated_on' => $ago(60), 'every_months' => 12,
+                'cable' => true,
+            ]],
+            ['gauges', 'hook-1', 'Hook tester', [
+                'kind' => 'lever_tester', 'serial' => 'made up 7', 'zero' => 1.5, 'offset' => 4.0, 'calibrated_on' => $ago(420),
+                'every_months' => 12,
+            ]],
+            ['springs', 'quarry-double', 'Quarry Mile outer, orange stripe', [
+                'note' => 'Made up for this demo.', 'figures' => $spring('2.250', '165 lb', '410 lb', '1.180', '1.550', '1.120'),
+            ]],
+            ['springs', 'quarry-soft', 'Quarry Mile outer, white stripe', [
+                'note' => 'Made up for this demo. A third softer.',
+                'figures' => $spring('2.310', '120 lb', '300 lb', '1.150', '1.540', '1.130'),
+            ]],
+            ['studies', 'height-2-three-hands', 'Height micrometer 2, three hands', [
+                'gauge' => 'height-2', 'unit' => 'in', 'people' => ['Anna', 'Bert', 'Cleo'], 'readings' => [
+                    [[1.8985, 1.8990], [1.9120, 1.9115], [1.9050, 1.9055], [1.8930, 1.8930], [1.9005, 1.9010]],
+                    [[1.8990, 1.8995], [1.9120, 1.9125], [1.9060, 1.9055], [1.8935, 1.8930], [1.9010, 1.9010]],
+                    [[1.8980, 1.8985], [1.9110, 1.9115], [1.9050, 1.9045], [1.8925, 1.8920], [1.9000, 1.9005]],
+                ],
+            ]],
+        ];
+    }
+
     /** Truth: springs lost a fifth of their load in two seasons; the engine floats and hammers its exhaust seats. Signed. */
     private static function floatFour(): self
     {

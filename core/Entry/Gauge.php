@@ -11,7 +11,8 @@ use MuteTapper\Core\Quantity\Unit;
 
 /**
  * What a gauge is worth. Half-widths, each rectangular: zero and gain are common to all its readings, repeat is
- * independent. Defaults [practice]; the figures used are stored with each reading.
+ * independent. A known offset, shown less true, is taken off each reading. Defaults [practice]; the figures used are stored with each
+ * reading.
  */
 final readonly class Gauge
 {
@@ -26,6 +27,7 @@ final readonly class Gauge
         public float $repeatRelative,
         public string $stated,
         public bool $isOnCable,
+        public float $offset,
     ) {
     }
 
@@ -44,6 +46,7 @@ final readonly class Gauge
             $number('repeat_relative'),
             $node->get('stated')->word(),
             $node->maybe('cable')?->flag() ?? false,
+            $number('offset'),
         );
     }
 
@@ -54,7 +57,7 @@ final readonly class Gauge
             'code' => $this->code, 'label' => $this->label, 'unit' => $this->unit->value, 'zero' => $this->zero, 'gain' => $this->gain,
             'gain_floor' => $this->gainFloor, 'repeat' => $this->repeat, 'repeat_relative' => $this->repeatRelative,
             'stated' => $this->stated,
-        ];
+        ] + ($this->offset === 0.0 ? [] : ['offset' => $this->offset]);
     }
 
     /** Half-width within which two readings of one thing agree, in the base unit. */
@@ -70,7 +73,7 @@ final readonly class Gauge
         $common = max($this->gain * abs($quantity->base), $this->gainFloor * $base);
         $repeat = max($this->repeat * $base, $this->repeatRelative * abs($quantity->base));
 
-        return Uncertain::of($quantity, [
+        return Uncertain::of(Quantity::base($quantity->base - $this->offset * $base, $quantity->dimension), [
             'gauge '.$this->code.' zero' => Uncertain::fromHalfWidth($this->zero * $base),
             'gauge '.$this->code.' gain' => Uncertain::fromHalfWidth($common),
             'reading '.$readingId => Uncertain::fromHalfWidth($repeat),

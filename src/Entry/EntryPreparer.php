@@ -89,7 +89,7 @@ final readonly class EntryPreparer
     {
         $column = $this->form->columnOf($slot, $engine);
         $code = $data->maybe('gauge')?->word() ?? $column->gauge;
-        $gauge = $this->knowledge->current()->gauges[$code]
+        $gauge = $this->knowledge->gauge($code)
             ?? throw BadDocument::at('/data/gauge', sprintf('there is no gauge “%s” in the library.', $code));
         $content = $this->figure($data, 'text', 'value', $column->range, $units) + ['gauge' => $gauge->toArray()];
 

@@ -20,7 +20,7 @@ final class GaugeController
             name: 'quantity', description: 'column it is read for', required: true, schema: new OA\Schema(type: 'string'),
         ),
     ], responses: [
-        new OA\Response(response: 200, description: 'one line of the gauge', content: new OA\JsonContent(ref: GaugeLine::class)),
+        new OA\Response(response: 200, description: 'one line of the gauge', content: new OA\JsonContent(ref: GaugeReadingView::class)),
     ])]
     public function read(string $gauge, Request $request, GaugeFeed $feed): JsonResponse
     {

@@ -11,7 +11,7 @@ interface GaugeFeed
     public function has(string $gauge): bool;
 
     /** The reading it shows now. */
-    public function read(string $gauge, string $quantity): GaugeLine;
+    public function read(string $gauge, string $quantity): GaugeReadingView;
 
     public function isSimulated(): bool;
 }

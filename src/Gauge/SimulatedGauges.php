@@ -34,10 +34,10 @@ final readonly class SimulatedGauges implements GaugeFeed
 
     public function has(string $gauge): bool
     {
-        return ($this->knowledge->current()->gauges[$gauge] ?? null)->isOnCable ?? false;
+        return $this->knowledge->gauge($gauge)->isOnCable ?? false;
     }
 
-    public function read(string $gauge, string $quantity): GaugeLine
+    public function read(string $gauge, string $quantity): GaugeReadingView
     {
         $column = AllSheets::get()->columns[$quantity] ?? throw new \OutOfBoundsException('Nothing is called '.$quantity);
         $unit = UnitSystem::Inch->unitOf($column->dimension());
@@ -50,7 +50,7 @@ final readonly class SimulatedGauges implements GaugeFeed
             min($column->range->most->in($unit), $usual + $scatter * $slip * $this->chance->getInt(-1000, 1000) / 1000),
         );
 
-        return new GaugeLine(
+        return new GaugeReadingView(
             $gauge,
             number_format($value, UnitSystem::Inch->decimalsOf($column->dimension(), $column->fineness), '.', ''), $unit->value, true,
         );

@@ -12,6 +12,7 @@ use MuteTapper\Core\Knowledge\Sign;
 use MuteTapper\Core\Quantity\UnitSystem;
 use MuteTapper\Core\Sheet\Axis;
 use OpenApi\Attributes as OA;
+use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
@@ -23,7 +24,7 @@ final class KnowledgeController
     #[OA\Get(path: '/api/catalogue', operationId: 'getCatalogue', responses: [
         new OA\Response(response: 200, description: 'signs, columns, schools', content: new OA\JsonContent(ref: CatalogueView::class)),
     ])]
-    public function catalogue(Request $request, KnowledgeFiles $files): JsonResponse
+    public function catalogue(Request $request, KnowledgeFiles $files, ClockInterface $clock): JsonResponse
     {
         $knowledge = $files->current();
         $signs = array_map(static fn (Sign $sign): SignView => new SignView(
@@ -49,10 +50,16 @@ final class KnowledgeController
         }
         $gauges = array_map(
             static fn (Gauge $gauge): GaugeView => new GaugeView(
-                $gauge->code, $gauge->label, $gauge->unit->dimension()->value, $gauge->stated,
+                $gauge->code, $gauge->label, $gauge->unit->dimension()->value, $gauge->stated, $gauge->isOnCable, null, false,
             ),
             array_values($knowledge->gauges),
         );
+        foreach ($files->registered() as $own) {
+            $gauges[] = new GaugeView(
+                $own->gauge->code, $own->gauge->label, $own->gauge->unit->dimension()->value, $own->gauge->stated, $own->gauge->isOnCable,
+                $own->kind, $own->isOverdue($clock->now()),
+            );
+        }
         $schools = [];
         foreach ($knowledge->limits->schools as $code => $school) {
             $schools[] = new SchoolView($code, $school['label'], $school['meaning']);
@@ -67,7 +74,7 @@ final class KnowledgeController
                 array_map(AskedView::of(...), array_values($knowledge->questions)),
             ),
         );
-        $response->setEtag($knowledge->hash);
+        $response->setEtag($files->tag());
         $response->isNotModified($request);
 
         return $response;

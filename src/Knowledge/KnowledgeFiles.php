@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace MuteTapper\App\Knowledge;
 
 use Doctrine\ORM\EntityManagerInterface;
+use MuteTapper\App\Shared\WholeFile;
+use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Entry\Gauge;
+use MuteTapper\Core\Gauge\RegisteredGauge;
 use MuteTapper\Core\Knowledge\Knowledge;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpKernel\CacheWarmer\CacheWarmerInterface;
@@ -13,7 +17,12 @@ use Symfony\Component\VarExporter\VarExporter;
 /** The knowledge of the trade, compiled to PHP when the application is built; and each content that judged a case, kept. */
 final class KnowledgeFiles implements CacheWarmerInterface
 {
+    private ?Knowledge $shipped = null;
     private ?Knowledge $knowledge = null;
+    /** State of the shop's own that the knowledge was put together with. */
+    private int $stamp = -1;
+    /** @var array<string, RegisteredGauge> */
+    private array $gauges = [];
     /** @var array<string, true> hashes known to be kept */
     private array $kept = [];
 
@@ -22,18 +31,53 @@ final class KnowledgeFiles implements CacheWarmerInterface
         private readonly string $cacheFolder,
         private readonly EntityManagerInterface $entities,
         private readonly ClockInterface $clock,
+        private readonly ShopKnowledge $shop,
     ) {
     }
 
+    /** The knowledge that judges: as shipped, with the limits that the shop has set otherwise. */
     public function current(): Knowledge
     {
-        $compiled = self::compiled($this->cacheFolder);
-        if ($this->knowledge === null && is_file($compiled)) {
-            $knowledge = require $compiled;
-            $this->knowledge = $knowledge instanceof Knowledge ? $knowledge : null;
+        $stamp = $this->shop->stamp();
+        if ($this->knowledge === null || $stamp !== $this->stamp) {
+            $limits = $stamp === 0 ? [] : $this->shop->limits();
+            $this->gauges = $stamp === 0 ? [] : $this->shop->gauges($this->shipped()->gauges);
+            $this->knowledge = $limits === [] ? $this->shipped() : $this->withLimits($limits);
+            $this->stamp = $stamp;
         }
 
-        return $this->knowledge ??= Knowledge::fromArray($this->content());
+        return $this->knowledge;
+    }
+
+    public function shipped(): Knowledge
+    {
+        return $this->shipped ??= self::read(self::compiled($this->cacheFolder)) ?? Knowledge::fromArray($this->shippedContent());
+    }
+
+    /** @return array<string, mixed>|null a limit as it is shipped */
+    public function shippedLimit(string $code): ?array
+    {
+        return Node::root($this->shippedContent())->get('limits')->get('limits')->maybe($code)?->map();
+    }
+
+    /** A gauge by its code: one of the shop's own, or any of a kind. */
+    public function gauge(string $code): ?Gauge
+    {
+        return $this->current()->gauges[$code] ?? $this->registered()[$code]->gauge ?? null;
+    }
+
+    /** @return array<string, RegisteredGauge> those that the shop owns */
+    public function registered(): array
+    {
+        $this->current();
+
+        return $this->gauges;
+    }
+
+    /** What a screen has of the knowledge is as old as this. */
+    public function tag(): string
+    {
+        return $this->current()->hash.'-'.$this->stamp;
     }
 
     /** Keeps the present content under its hash, if it is not kept yet. To be flushed by the caller. */
@@ -62,14 +106,68 @@ final class KnowledgeFiles implements CacheWarmerInterface
     /** @return list<string> files to be preloaded */
     public function warmUp(string $cacheDir, ?string $buildDir = null): array
     {
-        $knowledge = Knowledge::fromArray($this->content());
-        file_put_contents(self::compiled($cacheDir), "<?php\n\nreturn ".VarExporter::export($knowledge).";\n");
+        $knowledge = Knowledge::fromArray($this->shippedContent());
+        file_put_contents(self::compiled($cacheDir), self::written($knowledge));
 
         return [];
     }
 
-    /** @return array<string, mixed> decoded content by name of the file */
+    /** @return array<string, mixed> decoded content by name of the file, with what the shop has set otherwise */
     public function content(): array
+    {
+        return $this->contentWith($this->shop->limits());
+    }
+
+    /**
+     * @param array<string, array<string, mixed>> $limits
+     *
+     * @return array<string, mixed>
+     */
+    private function contentWith(array $limits): array
+    {
+        $content = $this->shippedContent();
+        if ($limits !== [] && is_array($content['limits']) && is_array($content['limits']['limits'])) {
+            foreach ($limits as $code => $limit) {
+                if (is_array($content['limits']['limits'][$code] ?? null)) {
+                    $content['limits']['limits'][$code] = $limit + $content['limits']['limits'][$code];
+                }
+            }
+        }
+
+        return $content;
+    }
+
+    /**
+     * Put together once and kept beside the application, as the shipped one is.
+     *
+     * @param array<string, array<string, mixed>> $limits
+     */
+    private function withLimits(array $limits): Knowledge
+    {
+        $file = sprintf('%s/knowledge-%s.php', $this->cacheFolder, hash('xxh128', json_encode($limits, \JSON_THROW_ON_ERROR)));
+        $knowledge = self::read($file);
+        if ($knowledge === null) {
+            $knowledge = Knowledge::fromArray($this->contentWith($limits));
+            WholeFile::write($file, self::written($knowledge));
+        }
+
+        return $knowledge;
+    }
+
+    private static function read(string $file): ?Knowledge
+    {
+        $knowledge = is_file($file) ? require $file : null;
+
+        return $knowledge instanceof Knowledge ? $knowledge : null;
+    }
+
+    private static function written(Knowledge $knowledge): string
+    {
+        return "<?php\n\nreturn ".VarExporter::export($knowledge).";\n";
+    }
+
+    /** @return array<string, mixed> decoded content by name of the file */
+    private function shippedContent(): array
     {
         $content = [];
         foreach (Knowledge::FILES as $name) {

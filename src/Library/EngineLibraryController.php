@@ -4,18 +4,15 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Library;
 
-use Doctrine\ORM\EntityManagerInterface;
 use MuteTapper\App\Engine\EngineInput;
-use MuteTapper\App\Record\Writing;
 use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\App\Shared\Problem;
+use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Engine;
 use OpenApi\Attributes as OA;
-use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
-use Symfony\Component\Uid\Uuid;
 
 /** Engines that the shop keeps, to begin a case from. */
 #[Route('/api/engines')]
@@ -28,11 +25,9 @@ final class EngineLibraryController
             content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: SavedEngineView::class)),
         ),
     ])]
-    public function list(EntityManagerInterface $entities): JsonResponse
+    public function list(Library $library): JsonResponse
     {
-        return new JsonResponse(
-            array_map(SavedEngineView::of(...), $entities->getRepository(SavedEngine::class)->findBy([], ['name' => 'ASC'])),
-        );
+        return new JsonResponse(array_map(SavedEngineView::of(...), $library->on(Shelf::Engines)));
     }
 
     #[Route('', methods: ['POST'])]
@@ -45,29 +40,26 @@ final class EngineLibraryController
         ], type: 'object')), responses: [
             new OA\Response(response: 201, description: 'saved', content: new OA\JsonContent(ref: SavedEngineView::class)),
         ])]
-    public function save(Request $request, EntityManagerInterface $entities, Writing $writing, ClockInterface $clock): JsonResponse
+    public function save(Request $request, Library $library): JsonResponse
     {
         $input = JsonBody::of($request);
         $name = trim($input->get('name')->word(120));
-        $engine = Engine::fromNode(EngineInput::toDescription($input->get('engine')));
-        $by = $input->get('by')->word(80);
-        $replace = $input->maybe('replace')?->flag() ?? false;
-        $saved = $writing->together(static function () use ($entities, $clock, $name, $engine, $by, $replace): SavedEngine {
-            $saved = $entities->getRepository(SavedEngine::class)->findOneBy(['name' => $name]);
-            if ($saved !== null && !$replace) {
-                throw Problem::conflict(
-                    sprintf('The library has an engine “%s” already. Save it under another name, or replace it.', $name),
-                );
-            }
-            $saved ??= new SavedEngine(Uuid::v7()->toRfc4122(), $name, $engine->toArray(), $by, $clock->now());
-            $saved->engine = $engine->toArray();
-            $saved->by = $by;
-            $saved->at = $clock->now();
-            $entities->persist($saved);
+        $content = Node::root(Engine::fromNode(EngineInput::toDescription($input->get('engine')))->toArray());
+        $saved = array_values(array_filter($library->on(Shelf::Engines), static fn (ShelvedVersion $one): bool => $one->name === $name))[0]
+            ?? null;
+        if ($saved !== null && !($input->maybe('replace')?->flag() ?? false)) {
+            throw Problem::conflict(sprintf('The library has an engine “%s” already. Save it under another name, or replace it.', $name));
+        }
+        $kept = $library->put(
+            Shelf::Engines, $saved->code ?? self::code($name), $name, $content, $saved->version ?? 0, $input->get('by')->word(80),
+        );
 
-            return $saved;
-        });
+        return new JsonResponse(SavedEngineView::of($kept), 201);
+    }
 
-        return new JsonResponse(SavedEngineView::of($saved), 201);
+    /** The same name has the same code, so that two who save it at once meet. */
+    public static function code(string $name): string
+    {
+        return 'engine-'.hash('xxh64', $name);
     }
 }

@@ -21,8 +21,8 @@ final readonly class SavedEngineView
     ) {
     }
 
-    public static function of(SavedEngine $saved): self
+    public static function of(ShelvedVersion $saved): self
     {
-        return new self($saved->id, $saved->name, EngineView::of(Engine::fromNode(Node::root($saved->engine))), $saved->by);
+        return new self($saved->code, $saved->name, EngineView::of(Engine::fromNode(Node::root($saved->content))), $saved->by);
     }
 }

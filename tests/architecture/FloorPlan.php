@@ -22,8 +22,8 @@ final class FloorPlan
             ['CaseFile', 'Knowledge'],
             ['Sheet'],
             [
-                'Before', 'Build', 'Cam', 'Follower', 'Guide', 'Head', 'Motion', 'Oil', 'Photograph', 'Piston', 'Rocker', 'RunLog', 'Schedule',
-                'Seat', 'Spring', 'Teardown', 'Timeline', 'Valve',
+                'Before', 'Build', 'Cam', 'Follower', 'Gauge', 'Guide', 'Head', 'Motion', 'Oil', 'Photograph', 'Piston', 'Rocker',
+                'RunLog', 'Schedule', 'Seat', 'Spring', 'Teardown', 'Timeline', 'Valve',
             ],
             ['Cause'],
             ['Assessment'],
@@ -31,7 +31,8 @@ final class FloorPlan
         self::APP => [
             ['Shared'],
             ['Calculation', 'Door', 'Engine', 'Keeping', 'Knowledge', 'Record', 'Simulated'],
-            ['Assessment', 'CaseFile', 'Entry', 'Gauge', 'Library', 'Paper', 'Photograph', 'RunLog', 'Timeline'],
+            ['Library'],
+            ['Assessment', 'CaseFile', 'Entry', 'Gauge', 'Paper', 'Photograph', 'RunLog', 'Timeline'],
             ['Before', 'Cause', 'Schedule', 'Sheet'],
             ['Queue', 'Teardown'],
             ['Report', 'Screen'],
@@ -46,8 +47,8 @@ final class FloorPlan
     public const APART = [
         self::CORE => [
             'Cause' => [
-                'Before', 'Build', 'Cam', 'Follower', 'Guide', 'Head', 'Motion', 'Oil', 'Photograph', 'Piston', 'Rocker', 'RunLog', 'Schedule',
-                'Seat', 'Spring', 'Teardown', 'Timeline', 'Valve',
+                'Before', 'Build', 'Cam', 'Follower', 'Gauge', 'Guide', 'Head', 'Motion', 'Oil', 'Photograph', 'Piston', 'Rocker',
+                'RunLog', 'Schedule', 'Seat', 'Spring', 'Teardown', 'Timeline', 'Valve',
             ],
         ],
         self::APP => [],

@@ -6,15 +6,18 @@ namespace MuteTapper\App\Gauge;
 
 use OpenApi\Attributes as OA;
 
-/** One line of the gauge protocol: which gauge, the figure it shows, its unit. */
+/** A reading that came by cable, as an event of the stream carries it. */
 #[OA\Schema]
-final readonly class GaugeLine
+final readonly class GaugeLineView
 {
+    /** @param string|null $height that a tester stood at, with its unit */
     public function __construct(
+        public int $id,
         public string $gauge,
-        #[OA\Property(description: 'as the display shows it')]
+        public int $number,
         public string $value,
         public string $unit,
+        public ?string $height,
         public bool $simulated,
     ) {
     }

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Library;
+
+use MuteTapper\App\Knowledge\KnowledgeFiles;
+use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\Document\BadDocument;
+use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Engine;
+use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Gauge\GaugeStudy;
+use MuteTapper\Core\Gauge\RegisteredGauge;
+use MuteTapper\Core\Quantity\EntryParser;
+use MuteTapper\Core\Quantity\NotUnderstood;
+use MuteTapper\Core\Quantity\UnitSystem;
+use MuteTapper\Core\Verdict\Limit;
+use Psr\Clock\ClockInterface;
+
+/** What may stand on each shelf, and what it comes to in words. */
+final readonly class ShelfRules
+{
+    /** What a shop may say of a limit; what it judges and on which side stays as it is. */
+    private const OF_A_LIMIT = ['schools', 'by_kind', 'default', 'caution', 'mark', 'source'];
+    private const MARKS = ['pub', 'practice', 'own'];
+
+    public function __construct(private KnowledgeFiles $knowledge, private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @return array<string, mixed> the content as it is kept
+     *
+     * @throws BadDocument
+     */
+    public function checked(Shelf $shelf, string $code, string $name, Node $content): array
+    {
+        $kept = $content->map();
+        match ($shelf) {
+            Shelf::Gauges => $this->gauge($code, $name, $content),
+            Shelf::Springs => $this->spring($content),
+            Shelf::Limits => $this->limit($code, $content),
+            Shelf::Engines => Engine::fromNode($content),
+            Shelf::Studies => GaugeStudy::fromNode($content),
+        };
+
+        return $kept;
+    }
+
+    public function view(ShelvedVersion $one): ShelvedItemView
+    {
+        [$sums, $needsAct] = $one->content === null ? ['', false] : $this->sums($one, Node::root($one->content));
+
+        return new ShelvedItemView(
+            $one->shelf, $one->code, $one->name, $one->version, $one->content, $one->by, $one->at->format(\DATE_ATOM), $sums, $needsAct,
+        );
+    }
+
+    public function gauge(string $code, string $name, Node $content): RegisteredGauge
+    {
+        $kinds = $this->knowledge->shipped()->gauges;
+        if (isset($kinds[$code])) {
+            throw BadDocument::at('/code', sprintf('“%s” is a kind of gauge: give your own another name.', $code));
+        }
+
+        return RegisteredGauge::fromNode($code, $name, $content, $kinds);
+    }
+
+    /** @return array{string, bool} */
+    private function sums(ShelvedVersion $one, Node $content): array
+    {
+        if ($one->shelf === Shelf::Gauges) {
+            $gauge = $this->gauge($one->code, $one->name, $content);
+            $due = $gauge->dueOn === null ? '' : sprintf('. Calibration due %s', $gauge->dueOn->format('Y-m-d'));
+
+            return [$gauge->gauge->stated.$due, $gauge->isOverdue($this->clock->now())];
+        }
+
+        return [match ($one->shelf) {
+            Shelf::Springs => implode(', ', array_map(
+                static fn (Node $figure): string => trim(implode(' ', [
+                    str_replace('_', ' ', $figure->get('item')->word()), $figure->maybe('index')?->word() ?? '', $figure->get('text')->word(),
+                    $figure->has('at') ? 'at '.$figure->get('at')->word() : '',
+                ])),
+                $content->get('figures')->items(),
+            )),
+            Shelf::Limits => $content->maybe('source')?->word(1000) ?? '',
+            Shelf::Engines => '',
+            Shelf::Studies => GaugeStudy::fromNode($content)->inWords(),
+        }, false];
+    }
+
+    private function spring(Node $content): void
+    {
+        $parser = new EntryParser($content->maybe('units')?->choice(UnitSystem::class) ?? UnitSystem::Inch);
+        $content->maybe('note')?->text(2000);
+        foreach ($content->get('figures')->items(60) as $figure) {
+            $item = $figure->get('item')->word();
+            $column = AllSheets::get()->columns[$item] ?? null;
+            if ($column === null || $column->part !== Part::Spring || !$column->isClaimable) {
+                throw BadDocument::at($figure->pointer.'/item', sprintf('“%s” is no figure of a spring.', $item));
+            }
+            if ($column->isAtHeight && !$figure->has('at')) {
+                throw BadDocument::at($figure->pointer.'/at', 'a load needs the height at which it is stated.');
+            }
+            foreach (['text' => $column->range, 'at' => $column->isAtHeight ? $column::testHeightRange() : null] as $key => $range) {
+                try {
+                    $range === null ? null : $parser->parse($figure->get($key)->word(), $range);
+                } catch (NotUnderstood $refusal) {
+                    throw BadDocument::at($figure->pointer.'/'.$key, rtrim($refusal->reason.' Accepted: '.$refusal->accepted.'.'));
+                }
+            }
+        }
+    }
+
+    private function limit(string $code, Node $content): void
+    {
+        $shipped = $this->knowledge->shippedLimit($code)
+            ?? throw BadDocument::at('/code', sprintf('nothing is judged by a limit “%s”.', $code));
+        foreach (array_keys($content->members()) as $key) {
+            if (!in_array($key, self::OF_A_LIMIT, true)) {
+                throw BadDocument::at($content->pointer.'/'.$key, 'this cannot be changed; accepted: '.implode(', ', self::OF_A_LIMIT).'.');
+            }
+        }
+        if (!in_array($content->get('mark')->word(), self::MARKS, true)) {
+            throw BadDocument::at($content->pointer.'/mark', 'accepted: '.implode(', ', self::MARKS).'.');
+        }
+        $content->get('source')->word(1000);
+        try {
+            Limit::fromNode($code, Node::root($content->map() + $shipped));
+        } catch (BadDocument $problem) {
+            throw BadDocument::at($content->pointer.$problem->pointer, $problem->reason);
+        }
+    }
+}
