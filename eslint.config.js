@@ -14,7 +14,7 @@ const FLOORS = [
   ['keeping'],
   ['frame'],
   ['photograph', 'sheet'],
-  ['before', 'bench', 'cause', 'clearances', 'print', 'queue', 'quick', 'report', 'schedule', 'story', 'teardown'],
+  ['before', 'bench', 'cause', 'clearances', 'library', 'print', 'queue', 'quick', 'report', 'schedule', 'story', 'teardown'],
 ];
 
 const rooms = readdirSync(new URL('./web/src', import.meta.url), { withFileTypes: true }).filter((one) => one.isDirectory());

@@ -38,7 +38,7 @@ final readonly class DocumentRules
             );
         }
         foreach ($settings->schools as $limit => $school) {
-            if (!$limits->has($limit) || !isset($limits->of($limit)->schools[$school])) {
+            if (!$limits->has($limit) || !$limits->of($limit)->isSetBy($school)) {
                 throw BadDocument::at($pointer.'/schools/'.$limit, sprintf('no school “%s” sets a limit of that name.', $school));
             }
         }

@@ -203,7 +203,9 @@ final class Bench
     /** @return list<string> what a sheet says as a whole, in words */
     public function remarks(Sheet $sheet): array
     {
-        return array_merge(...array_map(fn (\Closure $remark): array => $remark($this), $sheet->remarks));
+        return array_merge(
+            FarFromOthers::remarks($this, $sheet), ...array_map(fn (\Closure $remark): array => $remark($this), $sheet->remarks),
+        );
     }
 
     /**

@@ -89,6 +89,18 @@ final readonly class Limit
         };
     }
 
+    /** Whether a school sets it, for all valves or for those of one kind alone. */
+    public function isSetBy(string $school): bool
+    {
+        foreach ([$this->schools, ...array_values($this->byKind)] as $schools) {
+            if (isset($schools[$school])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** The same limit ruled by another school; a limit that does not know the school keeps its own. */
     public function ruledBy(?string $school): self
     {

@@ -30,7 +30,7 @@ final class GaugeCableController
         path: '/api/gauges/lines', operationId: 'sendGaugeLines',
         requestBody: new OA\RequestBody(
             required: true, description: 'lines as docs/formats/gauge-line.md has them',
-            content: new OA\MediaType('text/plain', schema: new OA\Schema(type: 'string')),
+            content: new OA\MediaType('application/octet-stream', schema: new OA\Schema(type: 'string')),
         ),
         responses: [new OA\Response(response: 202, description: 'taken', content: new OA\JsonContent(
             required: ['taken'], properties: [new OA\Property('taken', type: 'integer')], type: 'object',

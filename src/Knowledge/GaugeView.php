@@ -15,6 +15,7 @@ final readonly class GaugeView
         public string $code,
         public string $label,
         public string $dimension,
+        public string $unit,
         public string $stated,
         public bool $isOnCable,
         public ?string $kind,

@@ -50,14 +50,15 @@ final class KnowledgeController
         }
         $gauges = array_map(
             static fn (Gauge $gauge): GaugeView => new GaugeView(
-                $gauge->code, $gauge->label, $gauge->unit->dimension()->value, $gauge->stated, $gauge->isOnCable, null, false,
+                $gauge->code, $gauge->label, $gauge->unit->dimension()->value, $gauge->unit->value, $gauge->stated, $gauge->isOnCable, null,
+                false,
             ),
             array_values($knowledge->gauges),
         );
         foreach ($files->registered() as $own) {
             $gauges[] = new GaugeView(
-                $own->gauge->code, $own->gauge->label, $own->gauge->unit->dimension()->value, $own->gauge->stated, $own->gauge->isOnCable,
-                $own->kind, $own->isOverdue($clock->now()),
+                $own->gauge->code, $own->gauge->label, $own->gauge->unit->dimension()->value, $own->gauge->unit->value, $own->gauge->stated,
+                $own->gauge->isOnCable, $own->kind, $own->isOverdue($clock->now()),
             );
         }
         $schools = [];

@@ -12,7 +12,7 @@ use MuteTapper\Core\Document\Node;
 final class LibraryTest extends AppTestCase
 {
     private const HOOK = ['kind' => 'lever_tester', 'zero' => 1.5, 'offset' => 4.0];
-    private const LIMIT = ['schools' => ['practice' => 0.075], 'default' => 'practice', 'mark' => 'own', 'source' => 'The shop has seen it.'];
+    private const LIMIT = ['schools' => ['practice' => 0.075], 'default' => 'practice', 'mark' => 'own', 'source' => 'Seen here.'];
 
     public function testEachStateOfAThingStays(): void
     {
@@ -117,7 +117,7 @@ final class LibraryTest extends AppTestCase
         $cable = self::getContainer()->get(GaugeCable::class);
         self::assertInstanceOf(GaugeCable::class, $cable);
         $begun = $cable->newest();
-        $text = ['Content-Type' => 'text/plain'];
+        $text = ['Content-Type' => 'application/octet-stream'];
         $lines = "reading gauge=height-2 n=1 value=1.8420 unit=in\r\n\nreading gauge=height-2 n=2 value=47 unit=mm simulated=yes\n";
         self::assertSame(['taken' => 2], $this->send('POST', '/api/gauges/lines', $lines, 202, $text));
         foreach ([

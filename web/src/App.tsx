@@ -34,6 +34,7 @@ export const routes: RouteObject[] = [
       { index: true, element: <Queue /> },
       { path: 'new', lazy: fetched(() => import('./queue/NewCase')) },
       { path: 'quick', lazy: fetched(() => import('./quick/Quick')) },
+      { path: 'library/:shelf?', lazy: fetched(() => import('./library/Library')) },
       {
         path: 'case/:id',
         element: <CasePage built={Object.keys(places)} />,

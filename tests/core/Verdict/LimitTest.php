@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Core\Verdict;
 
+use MuteTapper\Core\Engine\ValveKind;
 use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
@@ -84,6 +85,17 @@ final class LimitTest extends TestCase
         self::assertSame(Verdict::Outside, $limit->verdict($percent(14)));
         self::assertSame(Verdict::Inside, $limit->verdict($percent(-4)));
         self::assertSame(Verdict::CannotTell, $limit->verdict($percent(-10)));
+    }
+
+    /** A school that sets a limit for exhausts alone can be chosen too. */
+    public function testASchoolOfOneKindAlone(): void
+    {
+        $limit = Example::knowledge()->limits->of('valve_margin');
+        self::assertTrue($limit->isSetBy('practice'));
+        self::assertTrue($limit->isSetBy('race'));
+        self::assertFalse($limit->isSetBy('roomy'));
+        self::assertEqualsWithDelta(0.045, $limit->ofKind(ValveKind::Exhaust)->ruledBy('race')->value()->in(Unit::Inch), 1e-12);
+        self::assertEqualsWithDelta(0.030, $limit->ofKind(ValveKind::Intake)->ruledBy('race')->value()->in(Unit::Inch), 1e-12);
     }
 
     public function testTheNotchStandsAtTheSamePlaceWhateverTheLimit(): void

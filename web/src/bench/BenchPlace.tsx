@@ -8,6 +8,7 @@ import { words } from '../shared/messages';
 import { useCatalogue, useSheet, useSheets } from '../shared/queries';
 import { Remarks } from '../sheet/Remarks';
 import { Sheet } from '../sheet/Sheet';
+import { Schools } from './Schools';
 import { useSettings } from './useSettings';
 
 type Direction = 'down' | 'across';
@@ -67,6 +68,7 @@ export default function BenchPlace() {
               title: school.meaning,
             }))}
           />
+          <Schools />
           {settings.problem === null ? (
             <span className="note school-means">{words.bench.schoolMeans(school?.meaning ?? '')}</span>
           ) : (

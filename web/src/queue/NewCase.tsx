@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button, Input, InputNumber, Segmented, Select } from 'antd';
-import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { HeadPlan } from '../draw/HeadPlan';
 import { PersonButton } from '../frame/Person';
 import { Title } from '../frame/Title';
@@ -52,6 +52,19 @@ export default function NewCase() {
     retry: false,
   });
   const engines = useEngines();
+  const asked = useSearchParams()[0].get('engine');
+  const from = (code: string | null): void => {
+    const found = engines.data?.find((one) => one.id === code);
+    if (found === undefined) return;
+    const copy: EngineInput & { summary?: string } = { ...found.engine };
+    delete copy.summary;
+    setEngine(copy);
+  };
+  const latest = useRef(from);
+  useLayoutEffect(() => {
+    latest.current = from;
+  });
+  useEffect(() => latest.current(asked), [asked, engines.data]);
   /** What a saved engine says of its cylinders goes when these are chosen anew. */
   const change = (part: Partial<EngineInput>): void =>
     setEngine((old) => {
@@ -119,13 +132,7 @@ export default function NewCase() {
                 placeholder={words.newCase.fromLibrary}
                 aria-label={words.story.library}
                 style={{ width: 420 }}
-                onChange={(saved: string | null) => {
-                  const found = engines.data.find((one) => one.id === saved);
-                  if (found === undefined) return;
-                  const copy: EngineInput & { summary?: string } = { ...found.engine };
-                  delete copy.summary;
-                  setEngine(copy);
-                }}
+                onChange={from}
                 options={engines.data.map((one) => ({ value: one.id, label: `${one.name}: ${one.engine.summary}` }))}
               />
             </label>

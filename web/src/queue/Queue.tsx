@@ -50,6 +50,9 @@ export function Queue() {
           <Find value={find} onChange={setFind} />
           <ImportCase />
           <span className="spring" />
+          <Link to="/library" className="door-button plain">
+            {words.library.title}
+          </Link>
           <Link to="/quick" className="door-button plain">
             {words.quick.title}
           </Link>

@@ -93,6 +93,13 @@ export const useAttention = (id: string, place: string): UseQueryResult<Schemas[
     ofCase(id, ['attention', place], () => answer(api.GET('/api/cases/{id}/attention/{place}', { params: { path: { id, place } } }))),
   );
 
+export type Limit = Schemas['LimitView'];
+
+export const useLimits = (): UseQueryResult<Limit[]> => useQuery({ queryKey: ['limits'], queryFn: () => answer(api.GET('/api/limits')) });
+
+export const useShelf = (shelf: Schemas['ShelvedItemView']['shelf']): UseQueryResult<Schemas['ShelvedItemView'][]> =>
+  useQuery({ queryKey: ['library', shelf], queryFn: () => answer(api.GET('/api/library/{shelf}', { params: { path: { shelf } } })) });
+
 export function useEngines(): UseQueryResult<Schemas['SavedEngineView'][]> {
   return useQuery({ queryKey: ['engines'], queryFn: () => answer(api.GET('/api/engines')) });
 }

@@ -18,6 +18,7 @@ import { leastWidth, SheetHeads } from './SheetHeads';
 import { SheetRow, type Hands } from './SheetRow';
 import { useTold } from './told';
 import { TraceDialog, type Subject } from './TraceDialog';
+import { useCable } from './useCable';
 import { useTestHeights } from './useTestHeights';
 import './sheet.css';
 
@@ -98,6 +99,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
 
   const goTo = (cell: Cell): void => {
     setPasted(null);
+    setCame(null);
     onRow(layout.rows[cell.row]?.key ?? at);
     setLive({ column: layout.columns[cell.column]?.key ?? '', line: cell.line });
   };
@@ -173,6 +175,32 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
   });
 
   const gaugeOf = (one: SheetColumn): string => gauges[one.code] ?? one.gauge;
+  const known = catalogue.data?.gauges ?? [];
+  const gaugeHere = column === undefined ? undefined : known.find((one) => one.code === gaugeOf(column));
+  const [isListening, listen] = useState(false);
+  /** The reading that came last, in words, until the hand goes on by itself. */
+  const [came, setCame] = useState<{ words: string; isWrong: boolean } | null>(null);
+  const cable = useCable(isListening, (reading) => {
+    const sender = known.find((one) => one.code === reading.gauge);
+    const name = sender?.label ?? reading.gauge;
+    const text = `${reading.value} ${reading.unit}`;
+    const slot = slotAt(here);
+    if (slot === null || column === undefined || (reading.gauge !== gaugeOf(column) && sender?.kind !== gaugeOf(column))) {
+      setCame({ words: words.bench.notForHere(name, text, gaugeHere?.label ?? ''), isWrong: true });
+      return false;
+    }
+    const height = column.atHeight && reading.height !== null ? { atText: reading.height } : {};
+    record(
+      'reading',
+      slot,
+      { text, received: true, ...carried(here.column), ...height, gauge: reading.gauge },
+      `${nameOf(here)}, ${words.bench.fromCable(text, name, reading.simulated)}`,
+    );
+    drafts.set(slotKey(slot), null);
+    move(here, 1);
+    setCame({ words: `${nameOf(here)}: ${words.bench.fromCable(text, name, reading.simulated)}`, isWrong: false });
+    return true;
+  });
   const [gaugeProblem, setGaugeProblem] = useState<string | null>(null);
   const fromGauge = async (): Promise<void> => {
     const slot = slotAt(here);
@@ -223,11 +251,18 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
           label={words.bench.gauge}
           width={330}
           onChange={(gauge) => column && setGauges((old) => ({ ...old, [column.code]: gauge }))}
-          options={(catalogue.data?.gauges ?? [])
+          options={known
             .filter((gauge) => gauge.dimension === column?.dimension)
             .map((gauge) => ({ value: gauge.code, label: `${gauge.label}, ${gauge.stated}` }))}
         />
-        <span className="note">{words.bench.gaugeDefault}</span>
+        {gaugeHere?.isOverdue === true ? (
+          <span className="wrong">{words.bench.calibrationOver}</span>
+        ) : (
+          <span className="note">{gaugeHere?.kind == null ? words.bench.gaugeDefault : words.bench.gaugeOwn}</span>
+        )}
+        <button type="button" className="plain listen" aria-pressed={isListening} onClick={() => listen(!isListening)}>
+          {!isListening ? words.bench.listen : cable.isHeard ? words.bench.listening : words.bench.lost}
+        </button>
         <span className="goes">
           {words.bench.goesInto}{' '}
           {row?.isStation === true ? (
@@ -292,6 +327,10 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
       <SheetFoot unsettled={unsettled} name={nameOf(here)} onOffer={(offer) => commit(here, offer)}>
         {column?.atHeight === true && heights.of[here.column] === '' ? (
           <p className="wrong">{words.bench.heightMissing}</p>
+        ) : came !== null ? (
+          <p className={came.isWrong ? 'wrong' : 'note'} role={came.isWrong ? 'alert' : 'status'}>
+            {came.words}
+          </p>
         ) : (
           <p className="note">{pasted === null ? foot : `${pasted}. ${words.bench.pastedHint}`}</p>
         )}

@@ -5,8 +5,16 @@ import type { ColumnView } from '../shared/api';
 import { words } from '../shared/messages';
 import { HowWellKnown, type Standing } from './HowWellKnown';
 
+interface Props {
+  column: ColumnView;
+  place: string;
+  /** Where it is claimed, in words; nothing for the engine as a whole. */
+  placeName?: string;
+  coil?: string;
+}
+
 /** One claimed figure: saved when the field is left or Enter pressed; a refused one stays with its reason. */
-export function ClaimCell({ column, place, coil = 'outer' }: { column: ColumnView; place: string; coil?: string }) {
+export function ClaimCell({ column, place, placeName = '', coil = 'outer' }: Props) {
   const { slots, record, withdraw } = useBench();
   const slot = { place, part: column.part, item: `claimed.${column.code}`, index: column.byCoil ? coil : null };
   const state = slots.get(slot);
@@ -15,7 +23,7 @@ export function ClaimCell({ column, place, coil = 'outer' }: { column: ColumnVie
   const written = (text: string, at: string): string => (column.atHeight && at !== '' ? `${text} at ${at}` : text);
   const stands = entry === null || entry.standing === 'unknown' ? '' : written(entry.text ?? '', entry.atText ?? '');
   const standing = (entry?.standing ?? refused?.entry.data.standing ?? 'said') as Standing;
-  const name = `${column.label}${words.story.ofKind[place] ?? ''}`;
+  const name = [column.label, placeName].filter(Boolean).join(', ');
 
   const post = (text: string, how: Standing): void => {
     if (how === 'unknown') {

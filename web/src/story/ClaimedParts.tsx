@@ -56,6 +56,8 @@ export function ClaimedParts() {
   );
 }
 
+const KINDS: Partial<Record<string, string>> = { 'kind-I': words.story.claimsOf.I, 'kind-E': words.story.claimsOf.E };
+
 function WordsCell({ part, place }: { part: BuildPart; place: string }) {
   const { slots, record, withdraw } = useBench();
   const slot = { place, part: part.code, item: 'claimed.words' };
@@ -64,7 +66,7 @@ function WordsCell({ part, place }: { part: BuildPart; place: string }) {
   const refused = refusedIn(state);
   const stands = entry?.content.words ?? '';
   const standing = (entry?.standing ?? 'said') as Standing;
-  const name = `${part.label}${words.story.ofKind[place] ?? ''}`;
+  const name = [part.label, KINDS[place]].filter(Boolean).join(', ');
   return (
     <div className="claim">
       <EntryField

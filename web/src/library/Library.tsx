@@ -1,0 +1,185 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { Input } from 'antd';
+import { useRef, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { Wordmark } from '../draw/Wordmark';
+import { PersonButton } from '../frame/Person';
+import { Title } from '../frame/Title';
+import { answer, api } from '../shared/api';
+import { failureWords } from '../shared/failure';
+import { words } from '../shared/messages';
+import { author } from '../shared/person';
+import { useLimits, useShelf } from '../shared/queries';
+import { say } from '../shared/saying';
+import { Item } from './Item';
+import { libraryChanged, SHELVES, type Item as Shelved, type Shelf } from './useShelf';
+import './library.css';
+
+/** The shop's shelves: what stands there, how it came to be, and all of it as a file. */
+export default function Library() {
+  const { shelf: named } = useParams();
+  const [params] = useSearchParams();
+  const shelf = SHELVES.find((one) => one === named) ?? 'gauges';
+  const [sought, seek] = useState('');
+  const items = useThings(shelf);
+  const open = params.get('of');
+  const found = items.list.filter((one) => one.name.toLowerCase().includes(sought.trim().toLowerCase()));
+  return (
+    <div className="place in-library">
+      <Title of={`${words.library.shelves[shelf]} · ${words.library.title}`} />
+      <header className="head-row">
+        <Link to="/" aria-label={words.queue.title} className="home">
+          <Wordmark />
+        </Link>
+        <span className="spring" />
+        <AsFile />
+        <PersonButton />
+      </header>
+      <main className="library">
+        <nav aria-label={words.library.title}>
+          <h1>{words.library.title}</h1>
+          <div className="shelves">
+            {SHELVES.map((one) => (
+              <Link key={one} to={`/library/${one}`} aria-current={one === shelf ? 'page' : undefined}>
+                {words.library.shelves[one]}
+              </Link>
+            ))}
+          </div>
+          <Input
+            value={sought}
+            placeholder={words.library.find}
+            aria-label={words.library.find}
+            onChange={(event) => seek(event.target.value)}
+          />
+          {shelf !== 'limits' && shelf !== 'engines' && (
+            <Link className="new" to="?of=new" aria-current={open === 'new'}>
+              {words.library.newOne[shelf]}
+            </Link>
+          )}
+          <ul aria-label={words.library.shelves[shelf]}>
+            {found.map((one) => (
+              <li key={one.code}>
+                <Link to={`?of=${one.code}`} aria-current={one.code === open}>
+                  <span>{one.name}</span>
+                  {one.needsAct && <em className="wrong">{words.library.overdue}</em>}
+                  {shelf === 'limits' && one.version > 0 && <em>{words.library.yours}</em>}
+                </Link>
+              </li>
+            ))}
+          </ul>
+          {items.isReady && found.length === 0 && <p className="note">{words.library.nothing[shelf]}</p>}
+          {items.error !== null && (
+            <p className="wrong" role="alert">
+              {failureWords(items.error)}
+            </p>
+          )}
+        </nav>
+        <Opened shelf={shelf} open={open} items={items.list} />
+      </main>
+    </div>
+  );
+}
+
+function Opened({ shelf, open, items }: { shelf: Shelf; open: string | null; items: readonly Shelved[] }) {
+  const [params, setParams] = useSearchParams();
+  const item = items.find((one) => one.code === open);
+  if (item === undefined && open !== 'new')
+    return (
+      <section className="sheet shelved">
+        <p className="note">{words.library.about[shelf]}</p>
+      </section>
+    );
+  return (
+    <Item
+      key={`${shelf} ${open} ${item?.version ?? 0}`}
+      shelf={shelf}
+      item={item}
+      onKept={(code) => {
+        const next = new URLSearchParams(params);
+        if (code === null) next.delete('of');
+        else next.set('of', code);
+        setParams(next, { replace: true });
+      }}
+    />
+  );
+}
+
+/** What a shelf shows: of the limits every one that there is, whether the shop has set it or not. */
+function useThings(shelf: Shelf): { list: readonly Shelved[]; isReady: boolean; error: unknown } {
+  const shelved = useShelf(shelf);
+  const limits = useLimits();
+  const error = shelved.error ?? (shelf === 'limits' ? limits.error : null);
+  if (shelf !== 'limits') return { list: shelved.data ?? [], isReady: shelved.isSuccess, error };
+  const own = new Map((shelved.data ?? []).map((one) => [one.code, one]));
+  return {
+    list: (limits.data ?? []).map(
+      (limit) =>
+        own.get(limit.code) ?? {
+          shelf,
+          code: limit.code,
+          name: limit.title,
+          version: 0,
+          content: null,
+          by: '',
+          at: '',
+          sums: limit.source,
+          needsAct: false,
+        },
+    ),
+    isReady: limits.isSuccess && shelved.isSuccess,
+    error,
+  };
+}
+
+/** All shelves out of the shop or into it, as one file. */
+function AsFile() {
+  const queries = useQueryClient();
+  const input = useRef<HTMLInputElement>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const take = async (file: File): Promise<void> => {
+    setProblem(null);
+    try {
+      const text = await file.text();
+      const { changed } = await answer(
+        api.POST('/api/library/file.json', {
+          params: { query: { by: author() } },
+          body: text as unknown as Record<string, never>,
+          bodySerializer: (body: unknown) => body as string,
+          headers: { 'Content-Type': 'application/json' },
+        }),
+      );
+      say(words.library.imported(changed));
+      await libraryChanged(queries);
+    } catch (error) {
+      setProblem(failureWords(error));
+    }
+  };
+  return (
+    <>
+      {problem !== null && (
+        <span className="wrong" role="alert">
+          {problem}
+        </span>
+      )}
+      <a className="door-button plain" href="/api/library/file.json" download>
+        {words.library.save}
+      </a>
+      <button type="button" className="door-button plain" onClick={() => input.current?.click()}>
+        {words.library.take}
+      </button>
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        className="unseen"
+        aria-label={words.library.take}
+        tabIndex={-1}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void take(file);
+        }}
+      />
+    </>
+  );
+}

@@ -1,0 +1,105 @@
+import { Input } from 'antd';
+import { Choice } from '../shared/Choice';
+import { words } from '../shared/messages';
+import { useLimits, type Limit } from '../shared/queries';
+import { figure, Labelled, shown, withMember } from './fields';
+import type { FormProps } from './Item';
+import type { Content } from './useShelf';
+
+type Figure = Limit['figures'][number];
+type End = 'least' | 'most';
+
+/** A limit, school by school. What it judges stays as it is; whose figure it is and where it comes from is said with it. */
+export function LimitForm({ code, content, onChange }: FormProps) {
+  const limit = useLimits().data?.find((one) => one.code === code);
+  if (limit === undefined) return null;
+  const full = { ...asContent(limit), ...content };
+  const set = (one: Figure, end: End, text: string): void => onChange(withFigure(full, limit, one, end, figure(text)));
+  const field = (one: Figure, end: End) =>
+    one[end] !== null && (
+      <Input
+        value={typedOf(full, limit, one, end)}
+        aria-label={`${one.label} ${words.library.ofKind(one.kind)} ${words.library.end[end]}`}
+        prefix={<span className="note">{words.library.end[end]}</span>}
+        suffix={<span className="note">{limit.unit}</span>}
+        onChange={(event) => set(one, end, event.target.value)}
+      />
+    );
+  return (
+    <>
+      {limit.figures.map((one) => (
+        <Labelled
+          key={`${one.kind} ${one.school}`}
+          label={[one.label, words.library.ofKind(one.kind)].filter(Boolean).join(', ')}
+          hint={words.library.shipped([one.shippedLeast, one.shippedMost].filter((end) => end !== null).join(words.library.to), limit.unit)}
+        >
+          <span className="ends">
+            {field(one, 'least')}
+            {field(one, 'most')}
+          </span>
+        </Labelled>
+      ))}
+      <Labelled label={words.library.ruling}>
+        <Choice
+          value={shown(full, 'default')}
+          label={words.library.ruling}
+          width="100%"
+          onChange={(school) => onChange({ ...full, default: school })}
+          options={[...new Map(limit.figures.map((one) => [one.school, one.label]))].map(([value, label]) => ({ value, label }))}
+        />
+      </Labelled>
+      <Labelled label={words.library.mark}>
+        <Choice
+          value={shown(full, 'mark')}
+          label={words.library.mark}
+          width="100%"
+          onChange={(mark) => onChange({ ...full, mark })}
+          options={(['pub', 'practice', 'own'] as const).map((value) => ({ value, label: words.library.marks[value] }))}
+        />
+      </Labelled>
+      <Input.TextArea
+        value={shown(full, 'source')}
+        aria-label={words.library.source}
+        placeholder={words.library.source}
+        autoSize={{ minRows: 2 }}
+        onChange={(event) => onChange(withMember(full, 'source', event.target.value))}
+      />
+    </>
+  );
+}
+
+/** The limit as the library keeps it. */
+function asContent(limit: Limit): Content {
+  const table = (kind: string): Content =>
+    Object.fromEntries(
+      limit.figures
+        .filter((one) => one.kind === kind)
+        .map((one) => [one.school, limit.side === 'between' ? { least: one.least, most: one.most } : (one.least ?? one.most)]),
+    );
+  const kinds = [...new Set(limit.figures.map((one) => one.kind))].filter((kind) => kind !== '');
+  return {
+    schools: table(''),
+    ...(kinds.length === 0 ? {} : { by_kind: Object.fromEntries(kinds.map((kind) => [kind, table(kind)])) }),
+    default: limit.ruling,
+    mark: limit.mark,
+    source: limit.source,
+  };
+}
+
+const tableOf = (content: Content, kind: string): Content =>
+  (kind === '' ? content['schools'] : (content['by_kind'] as Record<string, unknown> | undefined)?.[kind]) as Content;
+
+function typedOf(content: Content, limit: Limit, one: Figure, end: End): string {
+  const stands = tableOf(content, one.kind)[one.school];
+  const value = limit.side === 'between' ? (stands as Record<End, unknown>)[end] : stands;
+  return typeof value === 'number' || typeof value === 'string' ? String(value) : '';
+}
+
+function withFigure(content: Content, limit: Limit, one: Figure, end: End, value: unknown): Content {
+  const table = tableOf(content, one.kind);
+  const other = limit.side === 'between' ? { ...(table[one.school] as Content), [end]: value } : value;
+  const changed = { ...table, [one.school]: other };
+  return one.kind === ''
+    ? { ...content, schools: changed }
+    : { ...content, by_kind: { ...(content['by_kind'] as Content), [one.kind]: changed } };
+}

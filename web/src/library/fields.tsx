@@ -1,0 +1,57 @@
+import { Input } from 'antd';
+import type { ReactNode } from 'react';
+import type { Content } from './useShelf';
+
+interface FieldProps {
+  label: string;
+  value: string;
+  hint?: string;
+  unit?: string;
+  onChange: (value: string) => void;
+}
+
+/** A field of a form with its name before it and its unit behind it. */
+export function Field({ label, value, hint = '', unit = '', onChange }: FieldProps) {
+  return (
+    <Labelled label={label} hint={hint}>
+      <Input
+        value={value}
+        aria-label={label}
+        autoComplete="off"
+        suffix={unit === '' ? undefined : <span className="note">{unit}</span>}
+        onChange={(event) => onChange(event.target.value)}
+      />
+    </Labelled>
+  );
+}
+
+export function Labelled({ label, hint = '', children }: { label: string; hint?: string; children: ReactNode }) {
+  return (
+    <div className="field">
+      <span>
+        {label}
+        {hint !== '' && <small className="note">{hint}</small>}
+      </span>
+      {children}
+    </div>
+  );
+}
+
+/** What stands under a name as it is typed; nothing there is an empty field. */
+export const shown = (content: Content, key: string): string => {
+  const value = content[key];
+  return typeof value === 'number' || typeof value === 'string' ? String(value) : '';
+};
+
+/** The figure that was typed: a number, or the words as they are, for the server to refuse by name; null where nothing was typed. */
+export function figure(text: string): number | string | null {
+  const plain = text.trim().replace(',', '.');
+  if (plain === '') return null;
+  return Number.isFinite(Number(plain)) ? Number(plain) : text;
+}
+
+/** The content with what was typed under a name; an empty field leaves it out. */
+export function withMember(content: Content, key: string, value: unknown): Content {
+  const others = Object.fromEntries(Object.entries(content).filter(([name]) => name !== key));
+  return value === null || value === '' ? others : { ...others, [key]: value };
+}
