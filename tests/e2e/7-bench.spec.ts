@@ -97,3 +97,39 @@ test('a school that is chosen for a limit, and a limit of the library, judge the
   await page.getByRole('button', { name: 'Back to the figure that came' }).click();
   await expect.poll(verdict).toBe('outside');
 });
+
+const table = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+
+test('a table of another hand is mapped and taken as one stroke; a bad one is refused by line and column', async ({ page, request }) => {
+  await atTheBench(page, 'Anna');
+  const { id } = await newCase(request, 'Table', { layout: 'inline', drive: 'bucket', cylinders: 2, intakeValves: 1, exhaustValves: 1 });
+  await page.goto(`${shop()}/case/${id}/bench/heights.`);
+  const input = page.locator('input[type=file][aria-label="CSV in"]');
+  await input.setInputFiles(table('bad.csv', 'valve;height;shims\n1E;48,2;0\n9E;48,2;0\n1I;4820;0\n'));
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('What “height” is').click();
+  await page.getByTitle('installed height (in)').click();
+  await expect(dialog.getByRole('alert')).toContainText('Line 3, valve: This sheet has no place “9E”.');
+  await expect(dialog.getByRole('alert')).toContainText('Line 4, height: 4820');
+  await expect(dialog.getByRole('button', { name: /^Take/ })).toBeDisabled();
+  await dialog.getByRole('button', { name: 'Leave it' }).click();
+  expect((await viewOf(request, id)).entries).toEqual([]);
+
+  await input.setInputFiles(table('good.csv', 'valve;height [mm];remark\n1E;48,21;well\n1I;48,19;\n2E;48,25;\n2I;48,20;\n'));
+  await dialog.getByLabel('What “height [mm]” is').click();
+  await page.getByTitle('installed height (in)').click();
+  await dialog.getByRole('button', { name: 'Take 4 readings' }).click();
+  await expect(page.getByRole('cell', { name: '1E installed height: 48.21 mm' }).or(page.getByLabel('1E installed height'))).toBeVisible();
+  await saved(page);
+  expect((await viewOf(request, id)).entries.map((entry) => `${entry.place} ${entry.text}`).sort()).toEqual([
+    'A1-E1 48.21 mm',
+    'A1-I1 48.19 mm',
+    'A2-E1 48.25 mm',
+    'A2-I1 48.20 mm',
+  ]);
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'CSV out' }).click()]);
+  expect(file.suggestedFilename()).toMatch(/^\d{4}-heights\.csv$/);
+  await page.keyboard.press('Control+z');
+  await saved(page);
+  await expect.poll(async () => (await viewOf(request, id)).entries.filter((entry) => entry.kind === 'reading')).toEqual([]);
+});

@@ -13,6 +13,7 @@ import { say } from '../shared/saying';
 import { useCatalogue, useSheet } from '../shared/queries';
 import { cellName, cellsInOrder, slotOf, type Cell, type Chosen, type SheetColumn, type SheetLayout, type SheetRow as Row } from './cells';
 import { pastedRange } from './pasted';
+import { CsvDoors } from './CsvDoors';
 import { SheetFoot } from './SheetFoot';
 import { leastWidth, SheetHeads } from './SheetHeads';
 import { SheetRow, type Hands } from './SheetRow';
@@ -263,6 +264,17 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
         <button type="button" className="plain listen" aria-pressed={isListening} onClick={() => listen(!isListening)}>
           {!isListening ? words.bench.listen : cable.isHeard ? words.bench.listening : words.bench.lost}
         </button>
+        {date === '' && (
+          <CsvDoors
+            sheet={layout.code}
+            title={layout.title}
+            heightOf={(item, index) => {
+              const of = layout.columns.findIndex((one) => one.code === item);
+              if (layout.columns[of]?.atHeight !== true) return null;
+              return index === (face === '' ? null : face) ? (heights.of[of] ?? '').trim() : '';
+            }}
+          />
+        )}
         <span className="goes">
           {words.bench.goesInto}{' '}
           {row?.isStation === true ? (

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Sheet;
+
+use MuteTapper\Core\Entry\Reading;
+use MuteTapper\Core\Quantity\Typed;
+use MuteTapper\Core\Sheet\Bench;
+
+/** A sheet as CSV [pub: RFC 4180] with its description [pub: W3C, Metadata Vocabulary for Tabular Data]. */
+final readonly class SheetCsvWriter
+{
+    public const ROW = 'place';
+    private const CONTEXT = 'http://www.w3.org/ns/csvw';
+
+    public function __construct(private SheetLayoutView $layout, private Bench $bench)
+    {
+    }
+
+    public function csv(): string
+    {
+        $file = new \SplTempFileObject();
+        $fields = CsvField::of($this->layout);
+        $lines = [[self::ROW, ...array_map(static fn (CsvField $field): string => $field->title(), $fields)]];
+        foreach ($this->layout->rows as $row) {
+            $lines[] = [$row->label, ...array_map(fn (CsvField $field): string => $this->cell($field, $row), $fields)];
+        }
+        foreach ($lines as $line) {
+            $file->fputcsv($line, ',', '"', '', "\r\n");
+        }
+        $length = (int) $file->ftell();
+        $file->rewind();
+
+        return (string) $file->fread($length);
+    }
+
+    /** @return array<string, mixed> what each column is and in which unit its figures stand */
+    public function metadata(string $url): array
+    {
+        $columns = array_map(static fn (CsvField $field): array => [
+            'name' => str_replace(['.', '-'], '_', $field->code), 'titles' => $field->title(), 'datatype' => $field->column->atHeight ? 'string' : 'decimal',
+            'dc:description' => $field->label.($field->column->atHeight ? ': load at the height that it was read at' : ''), 'dc:format' => $field->column->unit, 'required' => false,
+        ], CsvField::of($this->layout));
+
+        return [
+            '@context' => [self::CONTEXT, ['@language' => 'en']], 'url' => $url, 'dc:title' => $this->layout->title,
+            'dialect' => ['delimiter' => ',', 'encoding' => 'utf-8', 'header' => true, 'lineTerminators' => ["\r\n", "\n"]],
+            'tableSchema' => [
+                'primaryKey' => self::ROW,
+                'columns' => [['name' => self::ROW, 'titles' => self::ROW, 'datatype' => 'string', 'required' => true], ...$columns],
+            ],
+        ];
+    }
+
+    private function cell(CsvField $field, SheetRowView $row): string
+    {
+        $reading = $this->bench->reading($row->place, $this->bench->sheets->columns[$field->column->code], $field->index($row));
+
+        if ($reading === null) {
+            return '';
+        }
+        $at = $reading->at === null ? '' : sprintf(
+            ' at %s %s', number_format($reading->at->number, $reading->at->decimals, '.', ''), $reading->at->unit->value,
+        );
+
+        return self::figure($reading, $field).$at;
+    }
+
+    /** The figure as it was typed, in the unit of the column: a conversion shows one digit more. */
+    private static function figure(Reading $reading, CsvField $field): string
+    {
+        $unit = $field->unit();
+        $written = static fn (Typed $typed): string => number_format($typed->number, $typed->decimals, '.', '');
+        if ($unit === null || $unit === $reading->typed->unit) {
+            return $written($reading->typed);
+        }
+        $step = 10 ** -$reading->typed->decimals * $reading->typed->unit->baseFactor() / $unit->baseFactor();
+
+        return number_format($reading->typed->quantity()->in($unit), max(0, (int) ceil(-log10($step)) + 1), '.', '');
+    }
+}
