@@ -6,10 +6,10 @@ const [shop = 'http://127.0.0.1:8740', ...only] = process.argv.slice(2);
 const PERSON = 'T. Orrin';
 
 const button = (name) => (page) => page.getByRole('button', { name }).first().click();
-/** Name of the picture, place of the case, what is done there first; of the V8 but where another case of the demo is named. */
+/** Name of the picture, place of the case or address of the shop, what is done there first; of the V8 but where another case of the demo is named. */
 const PICTURES = [
-  ['queue', null],
-  ['new-case', null],
+  ['queue', '/'],
+  ['library', '/library/gauges?of=hook-1'],
   ['story', 'story'],
   ['symptoms', 'story/symptoms'],
   ['timeline', 'story/timeline'],
@@ -38,7 +38,7 @@ const { rows } = await (await page.request.get(`${shop}/api/cases`)).json();
 for (const [name, place, act, of = 'V8'] of PICTURES) {
   if (only.length > 0 && !only.includes(name)) continue;
   const { id } = rows.find((row) => row.name.includes(of));
-  await page.goto(shop + (place === null ? (name === 'queue' ? '/' : '/new') : `/case/${id}/${place}`));
+  await page.goto(shop + (place.startsWith('/') ? place : `/case/${id}/${place}`));
   await page.waitForLoadState('networkidle');
   await act?.(page);
   await page.waitForLoadState('networkidle');

@@ -33,7 +33,14 @@ test('places are accessible, and fit the bench screen and a phone', async ({ pag
     await page.setViewportSize({ width, height: 800 });
     expect(await page.evaluate(() => document.documentElement.scrollWidth), `${address} at ${width}`).toBeLessThanOrEqual(width);
   };
-  for (const address of ['/', '/new', '/quick?of=travel-to-bind', '/nowhere', ...PLACES.map((place) => `/case/${id}/${place}`)]) {
+  for (const address of [
+    '/',
+    '/new',
+    '/quick?of=travel-to-bind',
+    ...SHELVES,
+    '/nowhere',
+    ...PLACES.map((place) => `/case/${id}/${place}`),
+  ]) {
     await page.goto(shop() + address);
     await page.waitForLoadState('networkidle');
     expect(await failings(page), address).toEqual([]);
@@ -62,6 +69,14 @@ const choice = (label: string) => async (page: Page) => {
   await expect(page.locator('.ant-select-dropdown:visible')).toBeVisible();
 };
 const pressed = (name: RegExp) => (page: Page) => page.getByRole('button', { name }).first().click();
+/** Every shelf of the library, with something of it open. */
+const SHELVES = [
+  '/library/gauges?of=new',
+  '/library/springs?of=new',
+  '/library/limits?of=seat_width',
+  '/library/engines',
+  '/library/studies?of=new',
+];
 /** What opens over a place, and how. */
 const OPENED: readonly [place: string, name: string, open: (page: Page) => Promise<void>][] = [
   ['teardown', 'keys', pressed(/keys$/)],
@@ -71,6 +86,7 @@ const OPENED: readonly [place: string, name: string, open: (page: Page) => Promi
   ['teardown/photographs', 'simulated camera', pressed(/simulated/i)],
   ['bench?at=A1-E1', 'reasoning', pressed(/1E travel to bind/)],
   ['bench', 'sheets', choice('Sheet')],
+  ['bench/valves.', 'other schools', pressed(/^Other schools/)],
   ['bench', 'margins of the plan', choice('Which margin the plan shows')],
   ['story/engine', 'engine', (page) => page.getByRole('combobox').first().click()],
   ['cause', 'first event', choice('First event, in your judgement')],

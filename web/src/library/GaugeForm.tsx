@@ -2,10 +2,11 @@ import { Checkbox } from 'antd';
 import { Choice } from '../shared/Choice';
 import { words } from '../shared/messages';
 import { useCatalogue } from '../shared/queries';
-import { Field, figure, Labelled, shown, withMember } from './fields';
+import { Field, FigureInput, Labelled, shown, withMember } from './fields';
 import type { FormProps } from './Item';
 
 const FIGURES = ['resolution', 'repeat', 'repeat_relative', 'gain', 'gain_floor', 'zero', 'offset'] as const;
+const SHARES: ReadonlySet<string> = new Set(['gain', 'repeat_relative']);
 
 /** A gauge: of a kind, with what its calibration says of it. What is left empty is as of its kind. */
 export function GaugeForm({ content, onChange }: FormProps) {
@@ -25,14 +26,15 @@ export function GaugeForm({ content, onChange }: FormProps) {
       </Labelled>
       <Field label={words.library.serial} value={shown(content, 'serial')} onChange={(text) => set('serial', text)} />
       {FIGURES.map((key) => (
-        <Field
-          key={key}
-          label={words.library.worth[key]}
-          hint={words.library.worthHint[key] ?? ''}
-          unit={key === 'gain' || key === 'repeat_relative' ? '%' : (kind?.unit ?? '')}
-          value={key === 'gain' || key === 'repeat_relative' ? inPercent(shown(content, key)) : shown(content, key)}
-          onChange={(text) => set(key, key === 'gain' || key === 'repeat_relative' ? ofPercent(text) : figure(text))}
-        />
+        <Labelled key={key} label={words.library.worth[key]} hint={words.library.worthHint[key] ?? ''}>
+          <FigureInput
+            label={words.library.worth[key]}
+            unit={SHARES.has(key) ? '%' : (kind?.unit ?? '')}
+            isShare={SHARES.has(key)}
+            value={content[key]}
+            onChange={(value) => set(key, value)}
+          />
+        </Labelled>
       ))}
       <Field
         label={words.library.calibrated}
@@ -40,7 +42,9 @@ export function GaugeForm({ content, onChange }: FormProps) {
         value={shown(content, 'calibrated_on')}
         onChange={(day) => set('calibrated_on', day)}
       />
-      <Field label={words.library.every} value={shown(content, 'every_months')} onChange={(text) => set('every_months', figure(text))} />
+      <Labelled label={words.library.every}>
+        <FigureInput label={words.library.every} value={content['every_months']} onChange={(value) => set('every_months', value)} />
+      </Labelled>
       <Labelled label={words.library.cable} hint={words.library.cableHint}>
         <Checkbox checked={content['cable'] === true} onChange={(event) => set('cable', event.target.checked || null)}>
           {words.library.onCable}
@@ -48,14 +52,4 @@ export function GaugeForm({ content, onChange }: FormProps) {
       </Labelled>
     </>
   );
-}
-
-/** A share is typed in per cent; what is no number is left for the server to refuse. */
-function ofPercent(text: string): unknown {
-  const typed = figure(text);
-  return typeof typed === 'number' ? Number((typed / 100).toPrecision(12)) : typed;
-}
-
-function inPercent(share: string): string {
-  return share === '' || Number.isNaN(Number(share)) ? share : String(Number((Number(share) * 100).toPrecision(12)));
 }

@@ -60,8 +60,7 @@ export default function Library() {
             {found.map((one) => (
               <li key={one.code}>
                 <Link to={`?of=${one.code}`} aria-current={one.code === open}>
-                  <span>{one.name}</span>
-                  {one.needsAct && <em className="wrong">{words.library.overdue}</em>}
+                  <span>{one.name}</span> {one.needsAct && <em className="wrong">{words.library.overdue}</em>}
                   {shelf === 'limits' && one.version > 0 && <em>{words.library.yours}</em>}
                 </Link>
               </li>

@@ -2,7 +2,7 @@ import { Input } from 'antd';
 import { Choice } from '../shared/Choice';
 import { words } from '../shared/messages';
 import { useLimits, type Limit } from '../shared/queries';
-import { figure, Labelled, shown, withMember } from './fields';
+import { FigureInput, Labelled, shown, withMember } from './fields';
 import type { FormProps } from './Item';
 import type { Content } from './useShelf';
 
@@ -14,15 +14,14 @@ export function LimitForm({ code, content, onChange }: FormProps) {
   const limit = useLimits().data?.find((one) => one.code === code);
   if (limit === undefined) return null;
   const full = { ...asContent(limit), ...content };
-  const set = (one: Figure, end: End, text: string): void => onChange(withFigure(full, limit, one, end, figure(text)));
   const field = (one: Figure, end: End) =>
     one[end] !== null && (
-      <Input
-        value={typedOf(full, limit, one, end)}
-        aria-label={`${one.label} ${words.library.ofKind(one.kind)} ${words.library.end[end]}`}
-        prefix={<span className="note">{words.library.end[end]}</span>}
-        suffix={<span className="note">{limit.unit}</span>}
-        onChange={(event) => set(one, end, event.target.value)}
+      <FigureInput
+        value={standsOf(full, limit, one, end)}
+        label={`${one.label} ${words.library.ofKind(one.kind)} ${words.library.end[end]}`}
+        prefix={words.library.end[end]}
+        unit={limit.unit}
+        onChange={(value) => onChange(withFigure(full, limit, one, end, value))}
       />
     );
   return (
@@ -89,10 +88,9 @@ function asContent(limit: Limit): Content {
 const tableOf = (content: Content, kind: string): Content =>
   (kind === '' ? content['schools'] : (content['by_kind'] as Record<string, unknown> | undefined)?.[kind]) as Content;
 
-function typedOf(content: Content, limit: Limit, one: Figure, end: End): string {
+function standsOf(content: Content, limit: Limit, one: Figure, end: End): unknown {
   const stands = tableOf(content, one.kind)[one.school];
-  const value = limit.side === 'between' ? (stands as Record<End, unknown>)[end] : stands;
-  return typeof value === 'number' || typeof value === 'string' ? String(value) : '';
+  return limit.side === 'between' ? (stands as Record<End, unknown>)[end] : stands;
 }
 
 function withFigure(content: Content, limit: Limit, one: Figure, end: End, value: unknown): Content {

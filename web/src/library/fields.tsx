@@ -1,5 +1,5 @@
 import { Input } from 'antd';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Content } from './useShelf';
 
 interface FieldProps {
@@ -48,6 +48,40 @@ export function figure(text: string): number | string | null {
   const plain = text.trim().replace(',', '.');
   if (plain === '') return null;
   return Number.isFinite(Number(plain)) ? Number(plain) : text;
+}
+
+interface FigureProps {
+  label: string;
+  value: unknown;
+  prefix?: string;
+  unit?: string;
+  /** Of a share, which is typed in per cent. */
+  isShare?: boolean;
+  onChange: (value: number | string | null) => void;
+}
+
+/** A field for a figure: it shows what is being typed, "0." too, and tells the number that it comes to. */
+export function FigureInput({ label, value, prefix = '', unit = '', isShare = false, onChange }: FigureProps) {
+  const [typed, type] = useState<string | null>(null);
+  const read = (text: string): number | string | null => {
+    const told = figure(text);
+    return isShare && typeof told === 'number' ? Number((told / 100).toPrecision(12)) : told;
+  };
+  const stands =
+    typeof value === 'number' ? String(isShare ? Number((value * 100).toPrecision(12)) : value) : typeof value === 'string' ? value : '';
+  return (
+    <Input
+      value={typed !== null && read(typed) === (value ?? null) ? typed : stands}
+      aria-label={label}
+      autoComplete="off"
+      prefix={prefix === '' ? undefined : <span className="note">{prefix}</span>}
+      suffix={unit === '' ? undefined : <span className="note">{unit}</span>}
+      onChange={(event) => {
+        type(event.target.value);
+        onChange(read(event.target.value));
+      }}
+    />
+  );
 }
 
 /** The content with what was typed under a name; an empty field leaves it out. */

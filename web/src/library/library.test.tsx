@@ -1,0 +1,137 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { createMemoryRouter, RouterProvider } from 'react-router';
+import { afterEach, expect, test, vi } from 'vitest';
+import { api } from '../shared/api';
+import { setPerson } from '../shared/person';
+import Library from './Library';
+
+afterEach(() => vi.restoreAllMocks());
+
+const gauge = { code: 'lever_tester', label: 'lever tester', dimension: 'force', unit: 'lbf', stated: '', isOnCable: false, kind: null };
+const limit = {
+  code: 'valve_margin',
+  title: 'margin',
+  part: 'valve',
+  side: 'at_least',
+  unit: 'in',
+  ruling: 'practice',
+  mark: 'practice',
+  source: 'Practice.',
+  isShops: false,
+  figures: [
+    { school: 'practice', label: 'practice', kind: '', least: 0.03, most: null, shippedLeast: 0.03, shippedMost: null },
+    { school: 'race', label: 'race', kind: 'E', least: 0.045, most: null, shippedLeast: 0.045, shippedMost: null },
+  ],
+};
+
+/** The library on a server that has these things, and takes what is put, or refuses it. */
+function open(address: string, shelves: Record<string, unknown[]> = {}, refusal?: object) {
+  setPerson('Anna');
+  const put: { shelf: string; code: string; body: unknown }[] = [];
+  const given: Record<string, unknown> = {
+    '/api/catalogue': { gauges: [gauge], columns: [], signs: [] },
+    '/api/limits': [limit],
+    '/api/engines': [],
+  };
+  vi.spyOn(api, 'GET').mockImplementation(((path: string, options: { params?: { path: { shelf: string } } }) =>
+    Promise.resolve({
+      data: path.startsWith('/api/library')
+        ? path.endsWith('versions')
+          ? []
+          : (shelves[options.params?.path.shelf ?? ''] ?? [])
+        : given[path],
+      response: new Response(null, { status: 200 }),
+    })) as never);
+  vi.spyOn(api, 'PUT').mockImplementation(((
+    _: string,
+    { params, body }: { params: { path: { shelf: string; code: string } }; body: object },
+  ) => {
+    put.push({ ...params.path, body });
+    return Promise.resolve(
+      refusal === undefined
+        ? {
+            data: { ...params.path, ...body, version: 1, at: '', sums: '', needsAct: false },
+            response: new Response(null, { status: 200 }),
+          }
+        : { error: refusal, response: new Response(null, { status: 422 }) },
+    );
+  }) as never);
+  const router = createMemoryRouter([{ path: '/library/:shelf?', element: <Library /> }], { initialEntries: [address] });
+  render(
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>,
+  );
+  return { put, user: userEvent.setup() };
+}
+
+test('a gauge is kept with what was typed: figures as figures, shares of per cent, what is empty left out', async () => {
+  const { put, user } = open('/library/gauges?of=new');
+  await user.type(await screen.findByLabelText('Name'), 'Hook Tester 1');
+  await user.click(screen.getByLabelText('Kind of gauge'));
+  await user.click(await screen.findByTitle('lever tester'));
+  await user.type(screen.getByLabelText('Scale is right to ±'), '2,5');
+  await user.type(screen.getByLabelText('Offset, by dead weight or block'), '-4');
+  await user.type(screen.getByLabelText('Repeats to ±'), '5');
+  await user.clear(screen.getByLabelText('Repeats to ±'));
+  await user.click(screen.getByRole('checkbox'));
+  await user.click(screen.getByRole('button', { name: 'Keep' }));
+  expect(put).toEqual([
+    {
+      shelf: 'gauges',
+      code: 'hook-tester-1',
+      body: { name: 'Hook Tester 1', content: { kind: 'lever_tester', gain: 0.025, offset: -4, cable: true }, version: 0, by: 'Anna' },
+    },
+  ]);
+});
+
+test('what is refused is said, and what was typed stays', async () => {
+  const { user } = open('/library/gauges?of=new', {}, { title: 'Not accepted', status: 422, detail: 'this cannot be negative.' });
+  await user.type(await screen.findByLabelText('Name'), 'Mine');
+  await user.type(screen.getByLabelText('Zero is right to ±'), '-1');
+  await user.click(screen.getByRole('button', { name: 'Keep' }));
+  expect(await screen.findByRole('alert')).toHaveTextContent('this cannot be negative.');
+  expect(screen.getByLabelText('Zero is right to ±')).toHaveValue('-1');
+});
+
+test('a limit is changed school by school; of a kind apart; what it judges is not touched', async () => {
+  const { put, user } = open('/library/limits?of=valve_margin');
+  const race = await screen.findByLabelText(/race exhausts least/);
+  expect(screen.getByRole('button', { name: 'Keep' })).toBeDisabled();
+  await user.clear(race);
+  await user.type(race, '0.040');
+  await user.click(screen.getByRole('button', { name: 'Keep' }));
+  expect(put[0]?.body).toEqual({
+    name: 'margin',
+    content: {
+      schools: { practice: 0.03 },
+      by_kind: { E: { race: 0.04 } },
+      default: 'practice',
+      mark: 'practice',
+      source: 'Practice.',
+    },
+    version: 0,
+    by: 'Anna',
+  });
+});
+
+test('a shelf tells what is overdue and finds by name', async () => {
+  const item = (code: string, name: string, needsAct: boolean) => ({
+    shelf: 'gauges',
+    code,
+    name,
+    version: 1,
+    content: { kind: 'lever_tester' },
+    by: 'x',
+    at: '2026-01-01T00:00:00Z',
+    sums: '',
+    needsAct,
+  });
+  const { user } = open('/library/gauges', { gauges: [item('a', 'Caliper left', false), item('b', 'Hook', true)] });
+  expect(await screen.findByRole('link', { name: 'Hook overdue' })).toBeVisible();
+  await user.type(screen.getByLabelText('Find on this shelf'), 'cali');
+  expect(screen.queryByRole('link', { name: /Hook/ })).toBeNull();
+  expect(screen.getByRole('link', { name: 'Caliper left' })).toBeVisible();
+});
