@@ -78,7 +78,7 @@ final class FarFromOthers
         }
 
         return $far === [] ? [] : [sprintf(
-            'Far from the others of their kind, whose middle is %s: %s, %s. Read it again.',
+            'Far from the others of their kind, whose middle is %s: %s, %s. Read it again, if it is not another part.',
             $units->show(Quantity::base($middle, $column->dimension()), $column->fineness), $column->label, implode(', ', $far),
         )];
     }

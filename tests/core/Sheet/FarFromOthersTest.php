@@ -16,7 +16,7 @@ final class FarFromOthersTest extends TestCase
     {
         self::assertSame([], self::said([...self::CLOSE, '1.904']));
         self::assertSame(
-            ['Far from the others of their kind, whose middle is 1.900 in: installed height, 8E 1.948. Read it again.'],
+            ['Far from the others of their kind, whose middle is 1.900 in: installed height, 8E 1.948. Read it again, if it is not another part.'],
             self::said([...self::CLOSE, '1.948']),
         );
         self::assertSame([], self::said(['1.900', '1.900', '1.900', '1.990']), 'four are too few');

@@ -19,7 +19,7 @@ export function Schools() {
   const schools = view.settings.schools as Record<string, string>;
   return (
     <>
-      <button type="button" className="plain other-schools" onClick={() => setOpen(true)}>
+      <button type="button" className="act-button" onClick={() => setOpen(true)}>
         {words.bench.otherSchools}
       </button>
       <Dialog open={open} onClose={() => setOpen(false)} width={680} title={words.bench.otherSchools}>

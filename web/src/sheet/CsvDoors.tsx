@@ -68,10 +68,10 @@ export function CsvDoors({ sheet, title, heightOf }: Props) {
   };
   return (
     <>
-      <a className="plain csv" href={`/api/cases/${view.id}/sheets/${sheet}/readings.csv`} download>
+      <a className="act-button" href={`/api/cases/${view.id}/sheets/${sheet}/readings.csv`} download>
         {words.csv.out}
       </a>
-      <button type="button" className="plain csv" onClick={() => input.current?.click()}>
+      <button type="button" className="act-button" onClick={() => input.current?.click()}>
         {words.csv.in}
       </button>
       <input

@@ -261,7 +261,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
         ) : (
           <span className="note">{gaugeHere?.kind == null ? words.bench.gaugeDefault : words.bench.gaugeOwn}</span>
         )}
-        <button type="button" className="plain listen" aria-pressed={isListening} onClick={() => listen(!isListening)}>
+        <button type="button" className="act-button listen" aria-pressed={isListening} onClick={() => listen(!isListening)}>
           {!isListening ? words.bench.listen : cable.isHeard ? words.bench.listening : words.bench.lost}
         </button>
         {date === '' && (
