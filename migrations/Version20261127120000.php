@@ -43,8 +43,9 @@ final class Version20261127120000 extends AbstractMigration
         );
         $this->addSql('CREATE UNIQUE INDEX saved_engine_name ON saved_engine (name)');
         $this->addSql(
-            "INSERT OR IGNORE INTO saved_engine SELECT code, name, content, kept_by, kept_at FROM library_version v WHERE shelf = 'engines' ".
-            'AND content IS NOT NULL AND version = (SELECT MAX(version) FROM library_version w WHERE w.shelf = v.shelf AND w.code = v.code)',
+            'INSERT OR IGNORE INTO saved_engine SELECT code, name, content, kept_by, kept_at FROM library_version v WHERE '.
+            "shelf = 'engines' AND content IS NOT NULL ".
+            'AND version = (SELECT MAX(version) FROM library_version w WHERE w.shelf = v.shelf AND w.code = v.code)',
         );
         $this->addSql('DROP TABLE library_version');
     }

@@ -81,7 +81,8 @@ final readonly class Formula implements Calculation
     public function compute(Values $values): Uncertain
     {
         return Uncertain::ofFunction(
-            $this->at(...), $this->dimension, ...array_map(static fn (Input $input): Uncertain => $values->one($input->name), $this->inputs),
+            $this->at(...), $this->dimension,
+            ...array_map(static fn (Input $input): Uncertain => $values->one($input->name), $this->inputs),
         );
     }
 

@@ -52,7 +52,8 @@ final readonly class RegisteredGauge
         $due = $calibrated === null || $months === null ? null : $calibrated->modify(sprintf('+%d months', $months));
 
         return new self(
-            $word, $node->maybe('serial')?->word(80) ?? '', Gauge::fromNode(Node::root(['stated' => self::words($gauge, $offset)] + $worth)),
+            $word, $node->maybe('serial')?->word(80) ?? '',
+            Gauge::fromNode(Node::root(['stated' => self::words($gauge, $offset)] + $worth)),
             $offset !== null, $resolution, $calibrated,
             $due === false ? null : $due,
         );

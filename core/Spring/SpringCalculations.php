@@ -18,7 +18,8 @@ final class SpringCalculations
         return Formula::of(
             'coil-growth', 'Growth of a spring’s diameter under load', Dimension::Length, '0.1·(m² − 0.8·m·d − 0.2·d²) ÷ D',
             Source::published('EN 13906-1, from memory'),
-            static fn (float $pitch, float $wire, float $mean): float => 0.1 * ($pitch ** 2 - 0.8 * $pitch * $wire - 0.2 * $wire ** 2) / $mean,
+            static fn (float $pitch, float $wire, float $mean): float => 0.1
+                * ($pitch ** 2 - 0.8 * $pitch * $wire - 0.2 * $wire ** 2) / $mean,
         )
             ->input('pitch', 'from coil to coil while it stands free', Dimension::Length)
             ->input('wire_diameter', 'wire diameter', Dimension::Length)

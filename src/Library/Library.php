@@ -40,7 +40,7 @@ final readonly class Library
 
     public function current(Shelf $shelf, string $code): ?ShelvedVersion
     {
-        return $this->entities->getRepository(ShelvedVersion::class)->findOneBy(['shelf' => $shelf, 'code' => $code], ['version' => 'DESC']);
+        return $this->history($shelf, $code)[0] ?? null;
     }
 
     /** @return list<ShelvedVersion> newest first */

@@ -27,7 +27,9 @@ final class LibraryController
     public function export(): JsonResponse
     {
         $response = new JsonResponse($this->library->document());
-        $response->setEncodingOptions(\JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION);
+        $response->setEncodingOptions(
+            \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION,
+        );
         $response->headers->set('Content-Disposition', 'attachment; filename="library.json"');
 
         return $response;

@@ -80,7 +80,8 @@ final readonly class ShelfRules
         return [match ($one->shelf) {
             Shelf::Springs => implode(', ', array_map(
                 static fn (Node $figure): string => trim(implode(' ', [
-                    str_replace('_', ' ', $figure->get('item')->word()), $figure->maybe('index')?->word() ?? '', $figure->get('text')->word(),
+                    str_replace('_', ' ', $figure->get('item')->word()), $figure->maybe('index')?->word() ?? '',
+                    $figure->get('text')->word(),
                     $figure->has('at') ? 'at '.$figure->get('at')->word() : '',
                 ])),
                 $content->get('figures')->items(),

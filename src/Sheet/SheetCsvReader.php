@@ -205,7 +205,8 @@ final readonly class SheetCsvReader
     private static function words(string $text): array
     {
         return array_values(array_filter(
-            explode(' ', (string) preg_replace('/[^\p{L}\p{N}]+/u', ' ', mb_strtolower($text))), static fn (string $word): bool => $word !== '',
+            explode(' ', (string) preg_replace('/[^\p{L}\p{N}]+/u', ' ', mb_strtolower($text))),
+            static fn (string $word): bool => $word !== '',
         ));
     }
 

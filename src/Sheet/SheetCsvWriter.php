@@ -39,8 +39,10 @@ final readonly class SheetCsvWriter
     public function metadata(string $url): array
     {
         $columns = array_map(static fn (CsvField $field): array => [
-            'name' => str_replace(['.', '-'], '_', $field->code), 'titles' => $field->title(), 'datatype' => $field->column->atHeight ? 'string' : 'decimal',
-            'dc:description' => $field->label.($field->column->atHeight ? ': load at the height that it was read at' : ''), 'dc:format' => $field->column->unit, 'required' => false,
+            'name' => str_replace(['.', '-'], '_', $field->code), 'titles' => $field->title(),
+            'datatype' => $field->column->atHeight ? 'string' : 'decimal',
+            'dc:description' => $field->label.($field->column->atHeight ? ': load at the height that it was read at' : ''),
+            'dc:format' => $field->column->unit, 'required' => false,
         ], CsvField::of($this->layout));
 
         return [

@@ -93,7 +93,8 @@ final class LibraryTest extends AppTestCase
     public function testTheShopsLimitJudges(): void
     {
         $case = $this->opened();
-        foreach (['installed_height' => '1.900', 'seal_height' => '0.960', 'retainer_depth' => '0.285', 'net_lift' => '0.590'] as $item => $text) {
+        $stack = ['installed_height' => '1.900', 'seal_height' => '0.960', 'retainer_depth' => '0.285', 'net_lift' => '0.590'];
+        foreach ($stack as $item => $text) {
             $this->reading($case, $item, $text);
         }
         $verdict = function () use ($case): string {
@@ -151,14 +152,21 @@ final class LibraryTest extends AppTestCase
         return '/api/cases/'.$this->newCase();
     }
 
-    private function reading(string $case, string $item, string $text, ?string $index = null, ?string $gauge = null, int $status = 201): void
-    {
+    private function reading(
+        string $case,
+        string $item,
+        string $text,
+        ?string $index = null,
+        ?string $gauge = null,
+        int $status = 201,
+    ): void {
         $part = Node::root(array_values(array_filter(
             Node::root($this->send('GET', '/api/catalogue'))->get('columns')->items(),
             static fn (Node $column): bool => $column->get('code')->text() === $item,
         ))[0]->raw())->get('part')->text();
         $this->send('POST', $case.'/entries', self::entry(
-            'reading', ['A1-E1', $part, $item] + ($index === null ? [] : [3 => $index]), ['text' => $text] + ($gauge === null ? [] : ['gauge' => $gauge]),
+            'reading', ['A1-E1', $part, $item] + ($index === null ? [] : [3 => $index]),
+            ['text' => $text] + ($gauge === null ? [] : ['gauge' => $gauge]),
         ), $status);
     }
 }

@@ -63,7 +63,8 @@ final class SheetCsvTest extends AppTestCase
         );
         // Without a unit in its head it is taken as inches, and 22.4 inches are no seal top.
         self::assertSame(
-            [3, 'seal top'], [$told->get('refusals')->items()[0]->get('line')->raw(), $told->get('refusals')->items()[0]->get('column')->raw()],
+            [3, 'seal top'],
+            [$told->get('refusals')->items()[0]->get('line')->raw(), $told->get('refusals')->items()[0]->get('column')->raw()],
         );
         // What the head did not tell is said by hand.
         $told = Node::root($this->read($case, 'heights', $text, ['place', '', 'installed_height', 'pocket_diameter', '']));

@@ -123,7 +123,8 @@ final class UncertaintyTest extends TestCase
             'effective-mass': lambda valve, retainer, locks, spring, follower, pushrod, rocker, ratio:
                 (valve + retainer + locks) + spring / 3 + rocker + follower / ratio ** 2 + pushrod / ratio ** 2,
             'quasi-static-bound': lambda load, gas, mass, ratio, bend: 2 * sqrt((load - gas) / mass / (ratio * bend)) / 360 * 60,
-            'gas-force': lambda port, cylinder, seat, stem: port * (pi * seat ** 2 / 4 - pi * stem ** 2 / 4) - cylinder * pi * seat ** 2 / 4,
+            'gas-force': lambda port, cylinder, seat, stem:
+                port * (pi * seat ** 2 / 4 - pi * stem ** 2 / 4) - cylinder * pi * seat ** 2 / 4,
             'seat-emptying-pressure': lambda load, cylinder, seat, stem:
                 (load + cylinder * pi * seat ** 2 / 4) / (pi * (seat - stem) * (seat + stem) / 4),
             'valve-to-valve': lambda gap, intake, exhaust, a, b: gap - intake * np.sin(radians(a)) - exhaust * np.sin(radians(b)),
