@@ -54,7 +54,8 @@ final readonly class LimitController
 
         return new LimitView(
             $code, $limit->get('title')->word(), self::partOf($code), $side->value, $limit->get('unit')->word(), $figures,
-            $limit->get('default')->word(), $limit->get('mark')->word(), $limit->get('source')->word(1000), $limit->raw() !== $shipped->raw(),
+            $limit->get('default')->word(),
+            $limit->get('mark')->word(), $limit->get('source')->word(1000), $limit->raw() !== $shipped->raw(),
         );
     }
 
