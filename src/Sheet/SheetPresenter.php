@@ -11,6 +11,8 @@ use MuteTapper\Core\Engine\Cams;
 use MuteTapper\Core\Engine\Coil;
 use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Engine\ValveKind;
+use MuteTapper\Core\Entry\Claim;
+use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Sheet\Axis;
@@ -261,13 +263,34 @@ final readonly class SheetPresenter
         $words = [];
         foreach (ValveKind::cases() as $kind) {
             $limit = $this->limits->of($judged->value)->ofKind($kind)->ruledBy($this->bench->case->settings->schoolOf($judged->value));
-            $words[$kind->value] = MarginView::limitWords($limit, $this->bench->case->settings->units, $fineness);
+            $words[$kind->value] = $this->makersWords($judged, $kind, $fineness)
+                ?? MarginView::limitWords($limit, $this->bench->case->settings->units, $fineness);
         }
         $same = count(array_unique($words)) === 1;
 
         return $same
             ? reset($words)
             : implode('; ', array_map(static fn (string $kind, string $of): string => $kind.' '.$of, array_keys($words), $words));
+    }
+
+    /** The limits that makers state for valves of a kind, where any does: beside each other where they differ from place to place. */
+    private function makersWords(Judged $judged, ValveKind $kind, Fineness $fineness): ?string
+    {
+        $stated = array_filter(
+            $this->bench->case->log->standing(EntryKind::Claim),
+            static fn (Entry $claim): bool => str_starts_with($claim->slot->item, Claim::MAKER.$judged->value.'.'),
+        );
+        if ($stated === []) {
+            return null;
+        }
+        $words = [];
+        foreach ($this->bench->marginsOf($judged->value) as $margin) {
+            if (($this->bench->case->engine->station($margin->place)->kind ?? $kind) === $kind) {
+                $words[MarginView::limitWords($margin->limit, $this->bench->case->settings->units, $fineness)] = true;
+            }
+        }
+
+        return implode(' or ', array_keys($words));
     }
 
     private function unit(Column $column, Fineness $fineness): string

@@ -389,4 +389,28 @@ final class SheetTest extends AppTestCase
         self::assertSame(0, $status);
         self::assertSame([$status, $output], self::command('knowledge:edition'));
     }
+
+    /** The limit over a column is the one that judges: the maker's, once it is stated, beside the school's where it holds for some. */
+    public function testTheMakersLimitStandsOverItsColumn(): void
+    {
+        $case = '/api/cases/'.$this->newCase();
+        $words = function () use ($case): string {
+            foreach (Node::root($this->send('GET', $case.'/sheets'))->items() as $sheet) {
+                foreach ($sheet->get('margins')->items() as $margin) {
+                    if ($margin->get('quantity')->text() === 'retainer_to_seal') {
+                        return $margin->get('limitWords')->text();
+                    }
+                }
+            }
+            self::fail('no column');
+        };
+        self::assertSame('at least 0.050 in', $words());
+        $state = fn (string $place, string $text): array => $this->send('POST', $case.'/entries', self::entry(
+            'claim', [$place, 'spring_seat', 'maker.retainer_to_seal.least'], ['text' => $text, 'standing' => 'known'],
+        ), 201);
+        $state('kind-E', '0.300');
+        self::assertSame('I at least 0.050 in; E at least 0.300 in', $words());
+        $state('A1-I1', '0.200');
+        self::assertStringContainsString('at least 0.200 in or at least 0.050 in', $words());
+    }
 }

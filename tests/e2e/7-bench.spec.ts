@@ -1,6 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
+import type { components } from '../../web/src/shared/api-types';
 import { atTheBench, newCase, reading, saved, shop, test, viewOf } from './bench';
 
 const ROOT = join(import.meta.dirname, '..', '..');
@@ -132,4 +133,162 @@ test('a table of another hand is mapped and taken as one stroke; a bad one is re
   await page.keyboard.press('Control+z');
   await saved(page);
   await expect.poll(async () => (await viewOf(request, id)).entries.filter((entry) => entry.kind === 'reading')).toEqual([]);
+});
+
+/** A figure such as one meets, for every column of the bench. */
+const USUAL: Record<string, string> = {
+  free_height: '2.250',
+  load_seat: '168.0',
+  load_open: '412.0',
+  bind_height: '1.215',
+  outside_diameter: '1.540',
+  inside_diameter: '1.120',
+  installed_height: '1.900',
+  shims: '0.060',
+  lobe_lift: '0.390',
+  ratio: '1.50',
+  lash: '0.016',
+  net_lift: '0.570',
+  pocket_diameter: '1.569',
+  seal_height: '0.880',
+  seal_height_from_head: '0.940',
+  retainer_depth: '0.285',
+  inner_step: '0.060',
+  pocket_depth: '0.060',
+  locator_flange: '1.550',
+  locator_outside: '1.105',
+  locator_inside: '0.510',
+  locator_thickness: '0.060',
+  shim_stack: '0.030',
+  squareness_gap: '0.030',
+  wire_diameter: '0.2100',
+  coil_count: '6.00',
+  valve_length: '5.020',
+  head_diameter: '1.600',
+  valve_margin: '0.062',
+  face_angle: '45.0',
+  stem_run_out: '0.0008',
+  tip_length: '0.250',
+  groove_count: '1',
+  groove_width: '0.085',
+  tip_above_retainer: '0.120',
+  valve_mass: '98.0',
+  stem_diameter: '0.3417',
+  guide_bore: '0.3435',
+  guide_height: '0.620',
+  guide_outside: '0.5025',
+  guide_hole: '0.5008',
+  seal_outside: '0.660',
+  seal_depth: '0.250',
+  seat_width: '0.052',
+  contact_outside: '1.570',
+  insert_outside: '1.700',
+  seat_angle: '45.5',
+  seat_run_out: '0.0010',
+  throat: '1.430',
+  stem_protrusion: '1.850',
+  retainer_bore: '0.520',
+  register_diameter: '1.110',
+  retainer_angle: '7.0',
+  retainer_mass: '19.0',
+  lock_angle: '7.0',
+  lock_height: '0.300',
+  lock_gap: '0.030',
+  follower_outside: '0.8422',
+  follower_bore: '0.8438',
+  face_crown: '0.0015',
+  follower_mass: '102.0',
+  plunger_travel: '0.150',
+  leak_down_time: '35.0',
+  base_run_out: '0.0006',
+  nose_width: '0.300',
+  track_width: '0.500',
+  pushrod_length: '7.800',
+  pushrod_run_out: '0.002',
+  ratio_half: '1.52',
+  tip_path: '0.050',
+  relief_depth: '0.150',
+  relief_radius: '0.860',
+  valve_recess: '0.030',
+  free_drop: '0.240',
+  piston_to_valve: '0.100',
+  metal_to_groove: '0.200',
+  chamber_volume: '64.0',
+  piston_volume: '5.0',
+  deck_cut: '0.010',
+};
+
+test('a pushrod eight from an empty case to every sheet, with claims that differ by bank and a limit of the maker', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(400_000);
+  await atTheBench(page, 'Anna');
+  const { id } = await newCase(request, 'Every sheet', { layout: 'vee', drive: 'pushrod', cylinders: 8, rockerRatio: 1.5 });
+
+  // The cards: banks were said to be built to different heights, and the maker of the retainers wants more room than any school.
+  await page.goto(`${shop()}/case/${id}/story/claimed`);
+  const scope = async (name: string): Promise<void> => {
+    await page.getByLabel('Claimed for').click();
+    await page.getByTitle(name, { exact: true }).click();
+  };
+  const claim = async (what: string, text: string): Promise<void> => {
+    await page.getByLabel(`claimed ${what}`, { exact: true }).fill(text);
+    await page.keyboard.press('Enter');
+  };
+  await scope('bank A');
+  await claim('installed height, exhausts of bank A', '1.900');
+  await scope('bank B');
+  await claim('installed height, exhausts of bank B', '1.820');
+  await page.getByLabel('What it limits').click();
+  await page.getByTitle('retainer to seal', { exact: true }).click();
+  await page.getByLabel('Figure, in').fill('0.300');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('row', { name: /^retainer to seal, least engine 0.300/ })).toBeVisible();
+  await saved(page);
+
+  const layouts = (await (await request.get(`${shop()}/api/cases/${id}/sheets`)).json()) as components['schemas']['SheetLayoutView'][];
+  const sheets = layouts.filter((one) => one.step === 'bench');
+  const typed = new Set<string>(); // a column may stand on two sheets
+  for (const sheet of sheets) {
+    await page.goto(`${shop()}/case/${id}/bench/${sheet.code}.${sheet.faces[0]?.code ?? ''}`);
+    await expect(page.getByRole('table', { name: sheet.title })).toBeVisible();
+    const first = sheet.rows[0];
+    if (first === undefined) throw new Error(`${sheet.title} has no rows`);
+    for (const column of sheet.columns.filter((one) => one.atHeight))
+      await page.getByLabel(`test height of the ${column.name}`).fill(column.code === 'load_seat' ? '1.900' : '1.300');
+    await page.locator('.bench-table td.live input').focus();
+    for (const column of sheet.columns) {
+      const cell = page.locator('.bench-table td.live input');
+      await expect(cell).toHaveAccessibleName(new RegExp(column.name.replace(/[()]/g, '.')));
+      await expect(cell).toBeFocused();
+      await page.keyboard.type(USUAL[column.code] ?? '');
+      await page.keyboard.press('Enter');
+      typed.add(column.key.replace('.{face}', ''));
+      if (!sheet.goesAcross) {
+        await page.keyboard.press('ArrowUp');
+        await page.keyboard.press('ArrowRight');
+      }
+    }
+    await saved(page);
+  }
+  const { entries } = await viewOf(request, id);
+  const readings = entries.filter((entry) => entry.kind === 'reading');
+  expect(readings).toHaveLength(typed.size);
+  expect(sheets.length).toBeGreaterThan(12);
+
+  // Each bank against its own card; the maker's limit goes before the school's.
+  const margins = async (quantity: string) =>
+    ((await (await request.get(`${shop()}/api/cases/${id}/margins?quantity=${quantity}`)).json()) as components['schemas']['MarginsView'])
+      .margins;
+  await page.goto(`${shop()}/case/${id}/bench/heights.?at=B1-E1`);
+  await reading(page, '2E installed height', '1.900');
+  await saved(page);
+  const heights = await margins('installed_height_from_claim');
+  const verdictAt = (place: string) => heights.find((one) => one.place === place)?.verdict;
+  expect([verdictAt('A1-E1'), verdictAt('B1-E1')]).toEqual(['inside', 'outside']);
+  const room = (await margins('retainer_to_seal')).find((one) => one.place === 'A1-E1');
+  expect(room).toMatchObject({ verdict: 'outside' });
+  await page.goto(`${shop()}/case/${id}/clearances`);
+  await expect(page.getByText('at least 0.300 in').first()).toBeVisible();
 });
