@@ -15,6 +15,7 @@ final class FarFromOthersTest extends TestCase
     public function testAReadingThatSlippedIsNamed(): void
     {
         self::assertSame([], self::said([...self::CLOSE, '1.904']));
+        self::assertCount(1, self::said([...self::CLOSE, '1.909']), 'four deviations away');
         self::assertSame(
             ['Far from the others of their kind, whose middle is 1.900 in: installed height, 8E 1.948. '.
                 'Read it again, if it is not another part.'],
