@@ -20,6 +20,7 @@ use MuteTapper\Core\Piston\PistonSheet;
 use MuteTapper\Core\Rocker\RockerSheet;
 use MuteTapper\Core\Seat\SeatSheet;
 use MuteTapper\Core\Sheet\Sheets;
+use MuteTapper\Core\Spring\LooseSpringSheet;
 use MuteTapper\Core\Spring\SpringSheet;
 use MuteTapper\Core\Spring\WireSheet;
 use MuteTapper\Core\Valve\RetainerSheet;
@@ -39,6 +40,7 @@ final class AllSheets
             CamSheet::declare(),
             EngineTestSheet::declare(),
             SpringSheet::declare(),
+            LooseSpringSheet::declare(),
             HeightsSheet::declare(),
             PocketSheet::declare(),
             WireSheet::declare(),

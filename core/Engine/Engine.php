@@ -153,6 +153,7 @@ final readonly class Engine
             $place === Place::ENGINE => 'engine',
             Place::asKind($place) !== null => $this->kindLabel(...Place::asKind($place)),
             isset($this->numbering[$place]) => 'bank '.$place,
+            Place::asLoose($place) !== null => 'loose '.Place::asLoose($place),
             default => null,
         };
     }

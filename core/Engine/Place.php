@@ -4,16 +4,23 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Engine;
 
-/** Codes of places wider than a cylinder. */
+/** Codes of places that are no site of the engine: wider than a cylinder, or off it. */
 final class Place
 {
     public const ENGINE = 'engine';
     private const KIND = 'kind-';
+    private const LOOSE = '/^loose-([a-z0-9][a-z0-9-]{0,39})$/';
 
     /** All valves of a kind, or those of one bank. */
     public static function kind(ValveKind $kind, ?string $bank = null): string
     {
         return ($bank === null ? '' : $bank.'-').self::KIND.$kind->value;
+    }
+
+    /** The tag of a part that is off the engine, on the bench by itself. */
+    public static function asLoose(string $place): ?string
+    {
+        return preg_match(self::LOOSE, $place, $match) === 1 ? $match[1] : null;
     }
 
     /** @return array{?string, ValveKind}|null bank, where it is of one, and kind */

@@ -11,6 +11,9 @@ use MuteTapper\Core\Calculation\Trace;
 use MuteTapper\Core\Calculation\Values;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Engine\Coil;
+use MuteTapper\Core\Engine\Place;
+use MuteTapper\Core\Engine\Site;
+use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\Reading;
 use MuteTapper\Core\Entry\Standing;
 use MuteTapper\Core\Quantity\Quantity;
@@ -74,7 +77,8 @@ final class Bench
     public function value(string $place, string $name, ?string $index = null): Given|Missing
     {
         $value = $this->sheets->value($name);
-        $site = $this->case->engine->siteOf($place, $value->site);
+        $site = $value->site === Site::Station && Place::asLoose($place) !== null
+            ? $place : $this->case->engine->siteOf($place, $value->site);
         if ($site === null) {
             return Missing::because(sprintf('%s has no %s.', $this->case->engine->placeLabel($place) ?? $place, $value->title));
         }
@@ -129,6 +133,20 @@ final class Bench
     public function isDual(string $place): bool
     {
         return $this->records->hasCoil($place, $this->statedAt($place), Coil::Inner->value);
+    }
+
+    /** @return list<string> parts off the engine on which anything was read, by their tags */
+    public function loosePlaces(): array
+    {
+        $places = [];
+        foreach ($this->case->log->standing(EntryKind::Reading) as $entry) {
+            if (Place::asLoose($entry->slot->place) !== null) {
+                $places[$entry->slot->place] = true;
+            }
+        }
+        ksort($places, \SORT_NATURAL);
+
+        return array_keys($places);
     }
 
     /** @return list<string> days of earlier sheets, oldest first */

@@ -8,6 +8,7 @@ use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Engine\Coil;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Entry\Claim;
 use MuteTapper\Core\Entry\Slot;
@@ -283,7 +284,8 @@ final class Column
                 sprintf('the %s is of the part “%s”, not of “%s”.', $this->label, $this->part->value, $slot->part),
             );
         }
-        if (!$asClaim && !in_array($slot->place, $engine->sites($this->site), true)) {
+        $isLoose = $this->part->isTestedLoose() && $this->site === Site::Station && Place::asLoose($slot->place) !== null;
+        if (!$asClaim && !$isLoose && !in_array($slot->place, $engine->sites($this->site), true)) {
             throw BadDocument::at(
                 '/slot/place',
                 sprintf('each %s has its own %s; “%s” is none.', $this->site->value, $this->label, $slot->place),

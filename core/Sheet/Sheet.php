@@ -22,6 +22,8 @@ final readonly class Sheet
      * @param list<string> $faceKeys
      * @param Axis|null $lines one line of a row for each of these parts
      * @param list<string> $also columns of other sheets that are typed here too
+     * @param bool $isLoose its rows are parts off the engine, as many as there are
+     * @param list<string> $shows values of other sheets that stand beside the readings here too
      * @param array<string, int> $wants readings that a place needs before this sheet is done there, by column
      * @param bool $isCountedAlways in the progress of its step; else once it is begun
      * @param list<string> $questions asked of each row
@@ -49,6 +51,8 @@ final readonly class Sheet
         public ?\Closure $order = null,
         public ?\Closure $on = null,
         public bool $goesAcross = true,
+        public bool $isLoose = false,
+        public array $shows = [],
     ) {
     }
 

@@ -127,10 +127,13 @@ final readonly class Sheets
         return array_values(array_filter($this->judged, fn (Judged $judged): bool => $this->sheetOf[$judged->value] === $sheet->code));
     }
 
-    /** @return list<Value> values declared on a sheet */
+    /** @return list<Value> values declared on a sheet, and those of others that it shows */
     public function valuesOn(Sheet $sheet): array
     {
-        return array_values(array_filter($this->values, fn (Value $value): bool => $this->sheetOf[$value->name] === $sheet->code));
+        return array_values(array_filter(
+            $this->values,
+            fn (Value $value): bool => $this->sheetOf[$value->name] === $sheet->code || in_array($value->name, $sheet->shows, true),
+        ));
     }
 
     /** @return list<Sheet> */

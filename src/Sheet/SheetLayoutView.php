@@ -21,6 +21,7 @@ final readonly class SheetLayoutView
      * @param list<ComputedColumnView> $computed
      * @param list<MarginColumnView> $margins
      * @param list<string> $questions asked of each row
+     * @param bool $isLoose rows are parts off the engine: more can be added, by a tag
      */
     public function __construct(
         public string $code,
@@ -34,6 +35,7 @@ final readonly class SheetLayoutView
         public array $computed,
         public array $margins,
         public array $questions,
+        public bool $isLoose,
     ) {
     }
 }

@@ -65,7 +65,7 @@ final readonly class SheetPresenter
             $sheet->code, $sheet->title, $sheet->step, $sheet->goesAcross, $this->rows($sheet),
             array_map(static fn (string $key): FaceView => new FaceView($key, $key), $sheet->faceKeys),
             array_map(static fn (string $key): FaceView => new FaceView($key, $key), $sheet->lines?->keys($engine) ?? []),
-            $columns, $computed, $margins, $sheet->questions,
+            $columns, $computed, $margins, $sheet->questions, $sheet->isLoose,
         );
     }
 
@@ -139,9 +139,10 @@ final readonly class SheetPresenter
 
         return array_map(static function (string $place) use ($engine): SheetRowView {
             $name = $engine->placeLabel($place) ?? $place;
+            $label = str_replace(['cylinder ', 'loose '], '', $name);
 
-            return new SheetRowView($place, $place, '', str_replace('cylinder ', '', $name), $name, $engine->station($place) !== null);
-        }, $sheet->places($engine));
+            return new SheetRowView($place, $place, '', $label, $name, $engine->station($place) !== null);
+        }, $sheet->isLoose ? $this->bench->loosePlaces() : $sheet->places($engine));
     }
 
     /**
@@ -181,7 +182,7 @@ final readonly class SheetPresenter
             if ($value->short === null) {
                 continue;
             }
-            foreach ($this->bench->case->engine->sites($value->site) as $place) {
+            foreach ($sheet->isLoose ? $this->bench->loosePlaces() : $this->bench->case->engine->sites($value->site) as $place) {
                 foreach ($this->bench->partsAt($place, $value) as $parts) {
                     $index = $value->index->join($parts);
                     $found = $this->bench->value($place, $value->name, $index);

@@ -168,7 +168,7 @@ final class RaceTest extends AppTestCase
             static fn (): array => [
                 'method' => 'POST', 'address' => '/api/engines',
                 'body' => ['name' => 'Raced', 'by' => 'racer', 'engine' => ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 2]],
-            ], [201 => 1, 409 => self::RACERS - 1], 'SELECT COUNT(*) FROM saved_engine', 1,
+            ], [201 => 1, 409 => self::RACERS - 1], 'SELECT COUNT(*) FROM library_version', 1,
         ];
         $asked = Uuid::v7()->toRfc4122();
         yield 'question to a laboratory' => [

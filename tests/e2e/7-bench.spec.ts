@@ -292,3 +292,30 @@ test('a pushrod eight from an empty case to every sheet, with claims that differ
   await page.goto(`${shop()}/case/${id}/clearances`);
   await expect(page.getByText('at least 0.300 in').first()).toBeVisible();
 });
+
+test('springs off the engine are compared on the tester, and are no stations', async ({ page, request }) => {
+  await atTheBench(page, 'Anna');
+  const { id } = await newCase(request, 'Loose');
+  await page.goto(`${shop()}/case/${id}/bench/loose_springs.outer`);
+  await expect(page.getByText('No spring off the engine yet')).toBeVisible();
+  for (const [tag, seat, open] of [
+    ['orange 1', '120', '281'],
+    ['white', '140', '307'],
+  ] as const) {
+    await page.getByLabel('Its tag').fill(tag);
+    await page.keyboard.press('Enter');
+    const name = `loose ${tag.replace(' ', '-')}`;
+    await page.getByLabel('test height of the seat load').fill('1.900');
+    await page.getByLabel('test height of the open load').fill('1.389');
+    await page.getByRole('cell', { name: new RegExp(`^${name} seat load`) }).click();
+    await reading(page, `${name} seat load`, seat);
+    await reading(page, `${name} open load`, open);
+  }
+  await saved(page);
+  await expect(page.getByText('Springs at 1.389 in, middle 294.0 lbf: orange-1 281.0 (-4.4 %), white 307.0 (+4.4 %).')).toBeVisible();
+  await expect(page.getByRole('row', { name: /^white.* 327/ })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('row', { name: /^orange-1.* 315/ })).toBeVisible();
+  const view = await viewOf(request, id);
+  expect(view.steps.find((step) => step.code === 'bench')?.done ?? 0).toBe(0);
+});

@@ -7,7 +7,9 @@ import { Choice } from '../shared/Choice';
 import { words } from '../shared/messages';
 import { useCatalogue, useSheet, useSheets } from '../shared/queries';
 import { Remarks } from '../sheet/Remarks';
+import type { SheetLayout } from '../sheet/cells';
 import { Sheet } from '../sheet/Sheet';
+import { AddLoose, useLooseRows } from './LooseRows';
 import { Schools } from './Schools';
 import { useSettings } from './useSettings';
 
@@ -78,8 +80,28 @@ export default function BenchPlace() {
           )}
         </div>
         <Remarks list={told.data?.code === page.layout.code ? told.data.remarks : []} />
-        <Sheet key={page.key} layout={page.layout} face={page.face} across={direction === 'across'} at={chosen} onRow={choose} />
+        {page.layout.isLoose ? (
+          <LooseSheet key={page.key} layout={page.layout} face={page.face} across={direction === 'across'} />
+        ) : (
+          <Sheet key={page.key} layout={page.layout} face={page.face} across={direction === 'across'} at={chosen} onRow={choose} />
+        )}
       </div>
     </div>
+  );
+}
+
+/** Parts off the engine: rows are added by their tags, and the plan is not walked with them. */
+function LooseSheet({ layout, face, across }: { layout: SheetLayout; face: string; across: boolean }) {
+  const loose = useLooseRows(layout);
+  const [at, setAt] = useState('');
+  return (
+    <>
+      <AddLoose onAdd={(tag) => setAt(loose.add(tag).key)} />
+      {loose.layout.rows.length === 0 ? (
+        <p className="note pad">{words.bench.noLoose}</p>
+      ) : (
+        <Sheet layout={loose.layout} face={face} across={across} at={at} onRow={setAt} />
+      )}
+    </>
   );
 }

@@ -692,6 +692,10 @@ export const words = {
     otherSchools: 'Other schools',
     otherSchoolsHint:
       'Where practitioners differ, this case is judged by the figure chosen here. The figures themselves stand in the library.',
+    addLoose: 'Add a spring',
+    tag: 'Its tag',
+    tagWrong: 'Letters, digits and strokes, at most 40.',
+    noLoose: 'No spring off the engine yet. Add one by its tag; read all of them at the same heights.',
     listen: 'Listen to the cable',
     listening: 'Listening to the cable',
     lost: 'The cable is not heard: looking for it.',

@@ -74,5 +74,6 @@ export const sheetLayout = (code: string, rows: Layout['rows'], more: Partial<La
   computed: [],
   margins: [],
   questions: [],
+  isLoose: false,
   ...more,
 });

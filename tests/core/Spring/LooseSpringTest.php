@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Tests\Core\Spring;
+
+use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Document\BadDocument;
+use MuteTapper\Core\Engine\Coil;
+use MuteTapper\Core\Quantity\Unit;
+use MuteTapper\Core\Spring\LooseSpringSheet;
+use MuteTapper\Tests\Core\Example;
+use PHPUnit\Framework\TestCase;
+
+/** Springs off the engine: compared with each other, and with nothing else. */
+final class LooseSpringTest extends TestCase
+{
+    public function testTheyAreHeldAgainstEachOtherAtEqualHeights(): void
+    {
+        $bench = self::compared()->bench();
+        self::assertSame(['loose-a', 'loose-b', 'loose-c-10'], $bench->loosePlaces());
+        self::assertSame([
+            'Springs at 1.900 in, middle 120.0 lbf: a 120.0 (+0.0 %), b 140.0 (+16.7 %), c-10 119.0 (-0.8 %).',
+            'Springs at 1.389 in, middle 294.0 lbf: a 281.0 (-4.4 %), b 307.0 (+4.4 %).',
+        ], $bench->remarks(LooseSpringSheet::declare()));
+    }
+
+    /** Two springs alike in look, 315 against 327 lbf/in by their loads over 0.511 in of travel. [practice] */
+    public function testTheirRate(): void
+    {
+        $bench = self::compared()->bench();
+        foreach (['loose-a' => (281 - 120) / 0.511, 'loose-b' => (307 - 140) / 0.511] as $place => $rate) {
+            $found = $bench->value($place, 'rate', Coil::Outer->value);
+            self::assertInstanceOf(Given::class, $found);
+            self::assertEqualsWithDelta($rate, $found->value->quantity()->in(Unit::PoundForcePerInch), 0.01);
+        }
+    }
+
+    /** In no kind, bank, set or margin of the engine. */
+    public function testTheyAreNoStationsOfTheEngine(): void
+    {
+        $engine = Example::pushrodEight();
+        foreach (['A1-E1', 'A2-E1', 'A3-E1', 'A4-E1'] as $place) {
+            $engine->measures($place, 'load_seat', '120', '1.900');
+        }
+        $middle = static function (Example $example): float {
+            $found = $example->bench()->value('A1-E1', 'load_middle', Coil::Outer->value);
+            self::assertInstanceOf(Given::class, $found);
+
+            return $found->value->quantity()->in(Unit::PoundForce);
+        };
+        self::assertEqualsWithDelta(120, $middle($engine), 1e-9);
+        foreach (['loose-a', 'loose-b', 'loose-c', 'loose-d', 'loose-e'] as $place) {
+            $engine->measures($place, 'load_seat', '60', '1.900');
+        }
+        self::assertEqualsWithDelta(120, $middle($engine), 1e-9);
+        foreach ($engine->bench()->margins() as $margin) {
+            self::assertStringStartsNotWith('loose', $margin->place);
+        }
+    }
+
+    public function testOnlySpringsAreTestedLoose(): void
+    {
+        $sheets = AllSheets::get();
+        $engine = Example::pushrodEight()->engine();
+        $sheets->columns['load_seat']->accept($sheets->columns['load_seat']->slot('loose-a', 'outer'), $engine, false);
+        foreach ([
+            ['installed_height', 'loose-a', null], ['load_seat', 'loose-', 'outer'], ['load_seat', 'loose-A B', 'outer'],
+        ] as [$code, $place, $index]) {
+            try {
+                $sheets->columns[$code]->accept($sheets->columns[$code]->slot($place, $index), $engine, false);
+                self::fail($place.' was accepted for '.$code);
+            } catch (BadDocument $problem) {
+                self::assertSame('/slot/place', $problem->pointer);
+            }
+        }
+    }
+
+    private static function compared(): Example
+    {
+        return Example::pushrodEight()
+            ->measures('loose-a', 'load_seat', '120', '1.900')->measures('loose-a', 'load_open', '281', '1.389')
+            ->measures('loose-b', 'load_seat', '140', '1.900')->measures('loose-b', 'load_open', '307', '1.389')
+            ->measures('loose-c-10', 'load_seat', '119', '1.900')->measures('loose-c-10', 'load_open', '290', '1.300');
+    }
+}
