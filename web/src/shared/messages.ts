@@ -677,6 +677,7 @@ export const words = {
     station: 'station',
     at: 'at',
     gauge: 'Gauge for this column',
+    gaugeShort: 'Gauge',
     gaugeDefault: 'usual for its kind; your own stand in the library once they are added',
     gaugeOwn: 'your own, from the library',
     heightMissing: 'Test height is missing: type it in the head of the column.',
@@ -693,6 +694,7 @@ export const words = {
     otherSchoolsHint:
       'Where practitioners differ, this case is judged by the figure chosen here. The figures themselves stand in the library.',
     addLoose: 'Add a spring',
+    looseHead: 'spring',
     tag: 'Its tag',
     tagWrong: 'Letters, digits and strokes, at most 40.',
     noLoose: 'No spring off the engine yet. Add one by its tag; read all of them at the same heights.',

@@ -246,11 +246,11 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
   return (
     <>
       <p className="gauge-row">
-        {words.bench.gauge}
+        {words.bench.gaugeShort}
         <Choice
           value={column ? gaugeOf(column) : ''}
           label={words.bench.gauge}
-          width={330}
+          width={240}
           onChange={(gauge) => column && setGauges((old) => ({ ...old, [column.code]: gauge }))}
           options={known
             .filter((gauge) => gauge.dimension === column?.dimension)

@@ -40,7 +40,7 @@ export function SheetHeads({ layout, grouped, note, questions, children }: Props
   return (
     <thead>
       <tr>
-        <th rowSpan={deep}>{words.bench.station}</th>
+        <th rowSpan={deep}>{layout.isLoose ? words.bench.looseHead : words.bench.station}</th>
         {layout.lines.length > 0 && <th rowSpan={deep} className="line-of" />}
         {grouped
           ? groups.map((one, i) => (
