@@ -161,6 +161,20 @@ test('a load asks for the height it is taken at, and sends it along', async () =
   await expect.poll(() => told(sent)).toEqual([['A1-E1/valve/seat_load', { text: '120', atText: '1.800' }]]);
 });
 
+test('the test height is that of the last reading on this sheet, not of a part off the engine', () => {
+  const load = column('seat_load', { atHeight: true, gauge: 'load_tester' });
+  const read = (place: string, atText: string) => ({
+    kind: 'reading' as const,
+    place,
+    part: 'valve',
+    item: 'seat_load',
+    index: '',
+    content: { text: '120', atText } as never,
+  });
+  openCase(<Opened columns={[load]} enter="down" />, { entries: [read('A1-E1', '1.800'), read('loose-a', '1.389')] });
+  expect(screen.getByLabelText('test height of the seat_load')).toHaveValue('1.800');
+});
+
 test('a question is answered, changed and taken back', async () => {
   const question = catalogue.asked[0];
   if (question === undefined) throw new Error('no question');

@@ -14,7 +14,10 @@ export function useTestHeights(
   const [typed, setTyped] = useState<Record<string, string>>({});
   const of = useMemo(() => {
     if (!layout.columns.some((one) => one.atHeight)) return layout.columns.map(() => '');
-    const [readings, claims] = [slots.standing('reading'), slots.standing('claim')];
+    // What was read off the engine has heights of its own.
+    const places = new Set(layout.rows.map((row) => row.place));
+    const readings = slots.standing('reading').filter((entry) => places.has(entry.place));
+    const claims = slots.standing('claim');
     return layout.columns.map((one) => {
       if (!one.atHeight) return '';
       const last = readings.findLast((entry) => entry.item === one.code && entry.index === face && entry.atText !== null);
