@@ -10,6 +10,8 @@ use MuteTapper\Core\Quantity\Uncertain;
 /** A smooth function of single values, declared: everything that is more than a sum and has no rule of its own. */
 final readonly class Formula implements Calculation
 {
+    use Declared;
+
     /**
      * @param \Closure $function of one float an input
      * @param list<Input> $inputs
@@ -48,34 +50,9 @@ final readonly class Formula implements Calculation
         );
     }
 
-    public function name(): string
-    {
-        return $this->name;
-    }
-
-    public function title(): string
-    {
-        return $this->title;
-    }
-
     public function inputs(): array
     {
         return $this->inputs === [] ? throw new \LogicException('A function of nothing: '.$this->name) : $this->inputs;
-    }
-
-    public function resultDimension(): Dimension
-    {
-        return $this->dimension;
-    }
-
-    public function formula(): string
-    {
-        return $this->formula;
-    }
-
-    public function source(): Source
-    {
-        return $this->source;
     }
 
     public function compute(Values $values): Uncertain

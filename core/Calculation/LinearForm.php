@@ -10,6 +10,8 @@ use MuteTapper\Core\Quantity\Uncertain;
 /** A sum and difference of values of one dimension, declared: a clearance is one. */
 final readonly class LinearForm implements Calculation
 {
+    use Declared;
+
     /** @var list<Input> */
     private array $inputs;
 
@@ -42,34 +44,9 @@ final readonly class LinearForm implements Calculation
         return $this->with($input, -1, $meaning);
     }
 
-    public function name(): string
-    {
-        return $this->name;
-    }
-
-    public function title(): string
-    {
-        return $this->title;
-    }
-
     public function inputs(): array
     {
         return $this->inputs === [] ? throw new \LogicException('A sum of nothing: '.$this->name) : $this->inputs;
-    }
-
-    public function resultDimension(): Dimension
-    {
-        return $this->dimension;
-    }
-
-    public function formula(): string
-    {
-        return $this->formula;
-    }
-
-    public function source(): Source
-    {
-        return $this->source;
     }
 
     public function compute(Values $values): Uncertain

@@ -10,6 +10,8 @@ use MuteTapper\Core\Quantity\Uncertain;
 /** One value that stands for a set: its middle, its least, its greatest, or how far these two lie apart. */
 final readonly class OfSet implements Calculation
 {
+    use Declared;
+
     /** @param \Closure(non-empty-list<Uncertain>): Uncertain $compute */
     private function __construct(
         private string $name,
@@ -57,34 +59,9 @@ final readonly class OfSet implements Calculation
             });
     }
 
-    public function name(): string
-    {
-        return $this->name;
-    }
-
-    public function title(): string
-    {
-        return $this->title;
-    }
-
     public function inputs(): array
     {
         return [Input::list($this->input, $this->meaning, $this->dimension)];
-    }
-
-    public function resultDimension(): Dimension
-    {
-        return $this->dimension;
-    }
-
-    public function formula(): string
-    {
-        return $this->formula;
-    }
-
-    public function source(): Source
-    {
-        return $this->source;
     }
 
     public function compute(Values $values): Uncertain
