@@ -10,11 +10,14 @@ use MuteTapper\Core\Before\EngineTestSheet;
 use MuteTapper\Core\Before\PullSheet;
 use MuteTapper\Core\Build\BuildSheet;
 use MuteTapper\Core\Cam\LobeSheet;
+use MuteTapper\Core\Cam\NoseSheet;
 use MuteTapper\Core\Follower\FollowerSheet;
 use MuteTapper\Core\Guide\GuideSheet;
 use MuteTapper\Core\Guide\SealSheet;
 use MuteTapper\Core\Head\HeightsSheet;
 use MuteTapper\Core\Head\PocketSheet;
+use MuteTapper\Core\Motion\MassSheet;
+use MuteTapper\Core\Oil\FilmSheet;
 use MuteTapper\Core\Piston\ChamberSheet;
 use MuteTapper\Core\Piston\PistonSheet;
 use MuteTapper\Core\Rocker\RockerSheet;
@@ -23,6 +26,7 @@ use MuteTapper\Core\Sheet\Sheets;
 use MuteTapper\Core\Spring\LooseSpringSheet;
 use MuteTapper\Core\Spring\SpringSheet;
 use MuteTapper\Core\Spring\WireSheet;
+use MuteTapper\Core\Valve\HeldShutSheet;
 use MuteTapper\Core\Valve\RetainerSheet;
 use MuteTapper\Core\Valve\ValveSheet;
 
@@ -52,6 +56,10 @@ final class AllSheets
             FollowerSheet::declare(),
             LobeSheet::declare(),
             RockerSheet::declare(),
+            NoseSheet::declare(),
+            FilmSheet::declare(),
+            MassSheet::declare(),
+            HeldShutSheet::declare(),
             PistonSheet::declare(),
             ChamberSheet::declare(),
         );

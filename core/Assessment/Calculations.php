@@ -10,13 +10,9 @@ use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Calculation\Input;
 use MuteTapper\Core\Calculation\Trace;
 use MuteTapper\Core\Calculation\Values;
-use MuteTapper\Core\Cam\CamCalculations;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Follower\FollowerCalculations;
 use MuteTapper\Core\Head\HeadCalculations;
-use MuteTapper\Core\Motion\MotionCalculations;
-use MuteTapper\Core\Oil\OilCalculations;
 use MuteTapper\Core\Piston\PistonCalculations;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
@@ -26,7 +22,6 @@ use MuteTapper\Core\Spring\RateFromGeometry;
 use MuteTapper\Core\Spring\ShearStress;
 use MuteTapper\Core\Spring\SpringCalculations;
 use MuteTapper\Core\Spring\SquarenessLimit;
-use MuteTapper\Core\Valve\GasCalculations;
 
 /** The registry: every calculation of the bench by its name. */
 final class Calculations
@@ -38,12 +33,7 @@ final class Calculations
             new RateFromGeometry(), new ShearStress(), new SquarenessLimit(), SpringCalculations::growth(),
             SpringCalculations::fatigueUse(), HeadCalculations::usableLift(),
             PistonCalculations::afterGrowth(), PistonCalculations::metalToTakeOff(), PistonCalculations::valveToValve(),
-            GasCalculations::force(), GasCalculations::seatLoadLeft(), GasCalculations::emptyingPressure(),
-            CamCalculations::noseBend(), CamCalculations::noseRadius(), FollowerCalculations::crownRadius(),
-            CamCalculations::contactRadius(), CamCalculations::noseForceSlow(), CamCalculations::noseForceAtSpeed(),
-            CamCalculations::noseStress(), MotionCalculations::effectiveMass(), MotionCalculations::quasiStaticBound(),
-            OilCalculations::viscosity(), OilCalculations::dynamicViscosity(), OilCalculations::leastFilm(),
-            OilCalculations::filmRatio(), OilCalculations::meanSquareRoughness(), new EngineSpeedFromRoadSpeed(),
+            new EngineSpeedFromRoadSpeed(),
         ];
 
         return array_values(

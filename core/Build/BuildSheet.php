@@ -34,20 +34,19 @@ final class BuildSheet
                 Column::of(
                     'exhaust_valve_angle', Part::Chamber, 0, 45, Unit::Degree, 'exhaust valves from the cylinder axis',
                 )->by('degree_wheel')->recordOnly(self::FOR_MOTION),
-                self::oil('oil_viscosity_40', 'oil viscosity at 40 °C', 5, 600, Unit::SquareMillimetrePerSecond),
-                self::oil('oil_viscosity_100', 'oil viscosity at 100 °C', 2, 60, Unit::SquareMillimetrePerSecond),
-                self::oil('oil_phosphorus', 'phosphorus in the oil', 0, 5000, Unit::PartPerMillion),
-                self::oil('oil_zinc', 'zinc in the oil', 0, 5000, Unit::PartPerMillion),
+                Column::of('oil_viscosity_40', Part::Oil, 5, 600, Unit::SquareMillimetrePerSecond, 'oil viscosity at 40 °C')->neverRead(),
+                Column::of('oil_viscosity_100', Part::Oil, 2, 60, Unit::SquareMillimetrePerSecond, 'oil viscosity at 100 °C')->neverRead(),
+                Column::of('oil_temperature', Part::Oil, -30, 200, Unit::DegreeCelsius, 'oil at the lobes, hot')->neverRead()
+                    ->by('thermometer')->usually(105, Unit::DegreeCelsius),
+                Column::of('slow_speed', Part::Running, 300, 8000, Unit::RevolutionPerMinute, 'slow speed that it runs at for long')
+                    ->neverRead()->usually(1500, Unit::RevolutionPerMinute),
+                Column::of('oil_phosphorus', Part::Oil, 0, 5000, Unit::PartPerMillion, 'phosphorus in the oil')->neverRead(),
+                Column::of('oil_zinc', Part::Oil, 0, 5000, Unit::PartPerMillion, 'zinc in the oil')->neverRead()
+                    ->recordOnly('Beside the phosphorus it tells which additive it is; phosphorus is what is judged.'),
                 Column::length('gasket_thickness', Part::Piston, 0.005, 0.2, 'head gasket, compressed')->usually(0.04),
                 Column::length('deck_clearance', Part::Piston, -0.1, 0.2, 'piston below the deck at top dead centre')->usually(0.01),
             ]),
             site: Site::Engine,
         );
-    }
-
-    private static function oil(string $code, string $label, float $least, float $most, Unit $unit): Column
-    {
-        return Column::of($code, Part::Oil, $least, $most, $unit, $label)->neverRead()
-            ->recordOnly('Off the card or from the laboratory: film and chemistry are told from it.');
     }
 }

@@ -52,6 +52,47 @@ final class CamCalculations
             ->input('bend', 'bend of the lift at the nose', Dimension::LiftCurvature);
     }
 
+    /** From the cam's centre to the tip of the nose. */
+    public static function noseHeight(): Formula
+    {
+        return Formula::of(
+            'nose-height', 'From the cam’s centre to the tip of the nose', Dimension::Length, 'base circle ÷ 2 + lobe lift',
+            Source::published('lift is counted from the base circle; any text on cams'),
+            static fn (float $base, float $lift): float => $base / 2 + $lift,
+        )
+            ->input('base_circle', 'diameter of the base circle', Dimension::Length)
+            ->input('lobe_lift', 'lift at the lobe', Dimension::Length);
+    }
+
+    /** Radius of the nose from how sharply it bends the lift of a roller, whose middle runs on a curve of its own. */
+    public static function noseRadiusUnderRoller(): Formula
+    {
+        return Formula::of(
+            'nose-radius-under-roller', 'Radius of the nose under a roller', Dimension::Length,
+            'R² ÷ (R + bend × (180 ÷ π)²) − roller ÷ 2, R = height of the nose + roller ÷ 2',
+            Source::published('radius of the pitch curve of a radial roller, at standstill of the lift; any text on cams; from memory'),
+            static function (float $height, float $bend, float $roller): float {
+                $pitch = $height + $roller / 2;
+                $radius = $pitch ** 2 / ($pitch + $bend * rad2deg(rad2deg(1))) - $roller / 2;
+
+                return $radius > 0.0 ? $radius : throw Contradiction::because(
+                    'So sharp a nose would cut the roller’s path: check the roller, the height from the cam’s centre and the three lifts.',
+                );
+            },
+        )
+            ->input('nose_height', 'from the cam’s centre to the tip of the nose', Dimension::Length)
+            ->input('bend', 'bend of the lift at the nose', Dimension::LiftCurvature)
+            ->input('roller_diameter', 'diameter of the roller', Dimension::Length);
+    }
+
+    public static function rollerRadius(): Formula
+    {
+        return Formula::of(
+            'roller-radius', 'Radius of a roller', Dimension::Length, 'diameter ÷ 2', Source::published('any text'),
+            static fn (float $diameter): float => $diameter / 2,
+        )->input('roller_diameter', 'diameter of the roller', Dimension::Length);
+    }
+
     /** What two curved faces bear against each other as one cylinder on a flat. */
     public static function contactRadius(): Formula
     {

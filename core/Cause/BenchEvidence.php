@@ -20,9 +20,9 @@ final readonly class BenchEvidence
 {
     /**
      * @param array<string, float> $sites probability of the state, only where it was measured
-     * @param bool $isRelative it compares within a set: it may accuse, and never acquits the set
+     * @param bool $accusesOnly it compares within a set: it may accuse, and never acquits the set
      */
-    private function __construct(public array $sites, public bool $isRelative)
+    private function __construct(public array $sites, public bool $accusesOnly)
     {
     }
 
@@ -34,18 +34,18 @@ final readonly class BenchEvidence
     public static function of(array $states, Bench $bench): self
     {
         $found = $answered = [];
-        $isRelative = $states !== [];
+        $accusesOnly = $states !== [];
         foreach ($states as $state) {
             foreach (self::probabilities($state, $bench) as [$place, $index, $p]) {
                 if (!isset($answered[$place.'/'.$index])) {
                     $answered[$place.'/'.$index] = true;
                     $found[$place] = max($found[$place] ?? 0.0, $p);
-                    $isRelative = $isRelative && ($bench->sheets->judged[$state->value]->isRelative ?? false);
+                    $accusesOnly = $accusesOnly && ($bench->sheets->judged[$state->value]->accusesOnly ?? false);
                 }
             }
         }
 
-        return new self($found, $isRelative);
+        return new self($found, $accusesOnly);
     }
 
     /** @return list<array{string, string, float}> place, index, probability */

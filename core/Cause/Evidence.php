@@ -126,11 +126,11 @@ final readonly class Evidence
         }
         $item = Item::of(
             $sign->code, ItemKind::Bench, $found->sites, count($this->case->engine->sites($sign->site)), $sign->leak, [],
-            isRelative: $found->isRelative,
+            accusesOnly: $found->accusesOnly,
         );
 
         // Comparison within a set accuses stations, and never acquits the set: all of it can be bad alike.
-        return $found->isRelative && !$item->isPresent ? null : $item;
+        return $found->accusesOnly && !$item->isPresent ? null : $item;
     }
 
     /** @return list<array{string, Look}> sites whose part was looked at when the catalogue already listed the sign */

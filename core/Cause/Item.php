@@ -20,7 +20,7 @@ final readonly class Item
      * @param list<string> $places places where the sign is present, strongest first
      * @param Severity|null $severity the worst that was said of it
      * @param bool $isReport told, not seen
-     * @param bool $isRelative by comparison within a set
+     * @param bool $accusesOnly it may accuse and never acquits
      */
     private function __construct(
         public string $sign,
@@ -34,7 +34,7 @@ final readonly class Item
         public float $ratio,
         public ?Severity $severity,
         public bool $isReport,
-        public bool $isRelative,
+        public bool $accusesOnly,
     ) {
     }
 
@@ -44,7 +44,7 @@ final readonly class Item
      */
     public static function of(
         string $sign, ItemKind $kind, array $sites, int $siteCount, float $leak, array $entries,
-        ?Severity $severity = null, bool $isReport = false, bool $isRelative = false,
+        ?Severity $severity = null, bool $isReport = false, bool $accusesOnly = false,
     ): self {
         if ($kind === ItemKind::Bench) {
             $sites = array_map(static fn (float $p): float => max(1 - self::CERTAIN, min(self::CERTAIN, $p)), $sites);
@@ -54,7 +54,7 @@ final readonly class Item
         $present = $places !== [];
         $ratio = $present || $kind === ItemKind::Unanswered ? self::ratioAt(reset($sites), $leak) : self::absent($sites, $siteCount, $leak);
 
-        return new self($sign, $kind, $sites, $siteCount, $leak, $entries, $places, $present, $ratio, $severity, $isReport, $isRelative);
+        return new self($sign, $kind, $sites, $siteCount, $leak, $entries, $places, $present, $ratio, $severity, $isReport, $accusesOnly);
     }
 
     /**

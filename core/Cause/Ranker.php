@@ -299,7 +299,7 @@ final class Ranker
             $places = [...$places, ...($item->isPresent ? $item->places : [])];
         }
         foreach ($this->marks($event) as [$item, $strength]) {
-            if ($strength !== Strength::NearlyAlways || $item->isPresent || $item->isRelative || $item->kind === ItemKind::Unanswered) {
+            if ($strength !== Strength::NearlyAlways || $item->isPresent || $item->accusesOnly || $item->kind === ItemKind::Unanswered) {
                 continue;
             }
             foreach ($item->sites as $site => $confidence) {

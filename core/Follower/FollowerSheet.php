@@ -55,6 +55,11 @@ final class FollowerSheet
                     ->shownIn(Fineness::Tenths)->by(Way::derived(self::clearance(), [
                         'bore' => From::value('follower_bore'), 'outside' => From::value('follower_outside'),
                     ])),
+                Value::named('crown_radius', 'radius of the face’s crown', Dimension::Length)->by(
+                    Way::derived(FollowerCalculations::crownRadius(), [
+                        'face_diameter' => From::value('follower_outside'), 'crown' => From::value('face_crown'),
+                    ])->on($rubs),
+                ),
             ],
             judged: [
                 Judged::of('follower_clearance', 'in its bore')->restsOn('bore', 'outside'),

@@ -61,4 +61,16 @@ final class MotionCalculations
             ->input('ratio', 'rocker ratio, 1 for direct drive', Dimension::Ratio)
             ->input('bend', 'bend of the lobe’s lift at the nose', Dimension::LiftCurvature);
     }
+
+    /** The bound over the speed that is wanted: below 1 even a train that never gives way would leave its nose. */
+    public static function boundOverSpeed(): Formula
+    {
+        return Formula::of(
+            'bound-over-speed', 'Quasi-static bound over the intended speed', Dimension::Ratio, 'bound ÷ intended speed',
+            Source::own('an upper bound: above 1 it promises nothing, below 1 it says that the spring is too weak'),
+            static fn (float $bound, float $speed): float => $bound / $speed,
+        )
+            ->input('bound', 'quasi-static upper bound of speed', Dimension::RotationSpeed)
+            ->input('speed', 'speed that the engine is meant for', Dimension::RotationSpeed);
+    }
 }

@@ -67,6 +67,12 @@ enum Unit: string
     private const CELSIUS_ZERO = 273.15;
     private const FAHRENHEIT_ZERO = 459.67 * 5 / 9;
 
+    /** As it stands behind a figure: nothing, where it is a plain number. */
+    public function symbol(): string
+    {
+        return $this === self::One ? '' : $this->value;
+    }
+
     public function dimension(): Dimension
     {
         return match ($this) {

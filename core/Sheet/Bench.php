@@ -206,10 +206,18 @@ final class Bench
         return null;
     }
 
+    /** @return list<Judged> what is judged on a sheet, as far as an engine such as this one can have it */
+    public function judgedOn(Sheet $sheet): array
+    {
+        return array_values(array_filter(
+            $this->sheets->judgedOn($sheet), fn (Judged $judged): bool => $this->isPossible($judged->value),
+        ));
+    }
+
     /** @return list<Margin> all margins of a sheet */
     public function marginsOn(Sheet $sheet): array
     {
-        return array_merge(...array_map(fn (Judged $judged): array => $this->marginsOf($judged->value), $this->sheets->judgedOn($sheet)));
+        return array_merge(...array_map(fn (Judged $judged): array => $this->marginsOf($judged->value), $this->judgedOn($sheet)));
     }
 
     /** @return list<Margin> */
@@ -301,7 +309,7 @@ final class Bench
         $missing = [];
         $because = null;
         foreach ($value->ways as $way) {
-            if (!$way->applies($this->case->engine, $parts)) {
+            if (!$way->applies($this->case->engine, $parts) || ($way->ofDual !== null && $way->ofDual !== $this->isDual($place))) {
                 continue;
             }
             $result = $this->goWay($way, $place, $parts);

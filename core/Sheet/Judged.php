@@ -18,6 +18,12 @@ final class Judged
      */
     public array $restsOn = [];
     /**
+     * A fact of engine or oil: what the build states of it is enough.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    public bool $isFact = false;
+    /**
      * From the build as claimed, not a clearance.
      *
      * @phpstan-readonly-allow-private-mutation
@@ -56,11 +62,11 @@ final class Judged
      */
     public ?string $limitedBy = null;
     /**
-     * A comparison within a set: it may accuse one of the set, and never acquits all of it.
+     * It may accuse and never acquits: a comparison within a set, or a bound on one side.
      *
      * @phpstan-readonly-allow-private-mutation
      */
-    public bool $isRelative = false;
+    public bool $accusesOnly = false;
     /**
      * Shown in a place of its own, not beside the readings.
      *
@@ -139,7 +145,18 @@ final class Judged
 
     public function withinSet(): self
     {
-        return $this->with(static function (self $copy): void { $copy->isRelative = true; });
+        return $this->with(static function (self $copy): void { $copy->accusesOnly = true; });
+    }
+
+    public function ofFact(): self
+    {
+        return $this->with(static function (self $copy): void { $copy->isFact = true; });
+    }
+
+    /** On one side of its limit it tells something, on the other nothing. */
+    public function accusingOnly(): self
+    {
+        return $this->withinSet();
     }
 
     public function apart(): self

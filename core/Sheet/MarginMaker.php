@@ -171,7 +171,7 @@ final class MarginMaker
                 }
             }
         }
-        if ($judged->restsOn === [] && !$found->basis->isMeasured()) {
+        if ($judged->restsOn === [] && !$judged->isFact && !$found->basis->isMeasured()) {
             $unread[] = 'a reading of it';
         }
 

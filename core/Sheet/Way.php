@@ -16,6 +16,7 @@ final readonly class Way
      * @param (\Closure(Engine): ?Given)|null $fact
      * @param (\Closure(Engine): bool)|null $on
      * @param string|null $atKey a part of the index without which it does not apply
+     * @param bool|null $ofDual only where one spring stands inside another, or only where none does
      */
     private function __construct(
         public ?Calculation $calculation,
@@ -24,6 +25,7 @@ final readonly class Way
         public ?\Closure $fact,
         public ?\Closure $on,
         public ?string $atKey,
+        public ?bool $ofDual = null,
     ) {
     }
 
@@ -56,13 +58,25 @@ final readonly class Way
      */
     public function on(\Closure $on): self
     {
-        return new self($this->calculation, $this->inputs, $this->same, $this->fact, $on, $this->atKey);
+        return new self($this->calculation, $this->inputs, $this->same, $this->fact, $on, $this->atKey, $this->ofDual);
     }
 
     /** Only where this key stands in the index. */
     public function at(string $key): self
     {
-        return new self($this->calculation, $this->inputs, $this->same, $this->fact, $this->on, $key);
+        return new self($this->calculation, $this->inputs, $this->same, $this->fact, $this->on, $key, $this->ofDual);
+    }
+
+    /** Only where one spring stands inside another. */
+    public function whereDual(): self
+    {
+        return new self($this->calculation, $this->inputs, $this->same, $this->fact, $this->on, $this->atKey, true);
+    }
+
+    /** Only where a spring stands by itself. */
+    public function whereSingle(): self
+    {
+        return new self($this->calculation, $this->inputs, $this->same, $this->fact, $this->on, $this->atKey, false);
     }
 
     /** @param array<string, string> $parts of the index asked for */

@@ -116,6 +116,10 @@ final class SpringSheet
         )
             ->plus('installed_height', 'installed height, above all shims and locator')->minus('net_lift', 'net valve lift')
             ->minus('bind_height', 'height at which the spring goes solid');
+        $atLift = LinearForm::of(
+            'height-at-lift', 'Height of a spring at full lift', Dimension::Length, 'installed height − net lift', Source::practice(),
+        )
+            ->plus('spring_height', 'installed height of the spring')->minus('net_lift', 'net valve lift');
         $lead = LinearForm::of(
             'inner-travel-over-outer', 'Travel of the inner spring beyond that of the outer', Dimension::Length,
             'travel of the inner − travel of the outer', Source::own(),
@@ -175,6 +179,23 @@ final class SpringSheet
                 'seat_load_from_claim', 'load at the installed height against specification', Dimension::Percent, Site::Station, Axis::Coil,
             )->ofPairToo()
                 ->by(Way::derived($claimed, ['load' => From::measured('seat_load'), 'reference' => From::claim('load_seat')])),
+            Value::named('height_at_lift', 'height of the spring at full lift', Dimension::Length, Site::Station, Axis::Coil)->by(
+                Way::derived($atLift, ['spring_height' => From::value('spring_height'), 'net_lift' => From::value('net_lift')]),
+            ),
+            Value::named('load_at_lift', 'load at full lift', Dimension::Force, Site::Station, Axis::Coil)->ofPairToo()->by(
+                ...self::ofEachCoil(new LoadAtHeight(), [
+                    'load' => From::value('load_open'), 'height' => From::height('load_open'), 'rate' => From::value('rate'),
+                    'wanted_height' => From::value('height_at_lift'),
+                ]),
+                ...[
+                    Way::derived($together, [
+                        'outer' => From::value('load_at_lift', Coil::Outer->value),
+                        'inner' => From::value('load_at_lift', Coil::Inner->value),
+                    ])->at(Coil::Pair->value),
+                ],
+            ),
+            self::ofAllSprings('valve_seat_load', 'seat load on the valve', 'seat_load'),
+            self::ofAllSprings('valve_open_load', 'spring load on the valve at full lift', 'load_at_lift'),
             Value::named('load_middle', 'middle value of the set', Dimension::Force, Site::Station, Axis::Coil)->by(Way::derived(
                 OfSet::middle('middle-value', 'Middle value of a set', 'loads', 'loads of the set', Dimension::Force),
                 [
@@ -217,6 +238,15 @@ final class SpringSheet
                     ),
                 ),
         ];
+    }
+
+    /** What the springs of a valve carry together: the pair where there are two, and never one of two alone. */
+    private static function ofAllSprings(string $name, string $title, string $load): Value
+    {
+        return Value::named($name, $title, Dimension::Force)->by(
+            Way::same(From::value($load, Coil::Outer->value))->whereSingle(),
+            Way::same(From::value($load, Coil::Pair->value))->whereDual(),
+        );
     }
 
     /** A load brought to the height of its claim, by way of the spring's own rate: loads are compared at equal heights only. */

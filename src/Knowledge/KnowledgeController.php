@@ -40,7 +40,7 @@ final class KnowledgeController
                 $columns[] = new ColumnView(
                     $column->code, $column->label, $column->short, $column->part->value, $column->site, $sheet->code, $sheet->step,
                     array_map(
-                        static fn (UnitSystem $units): string => trim($units->unitOf($column->dimension())->value, '1'),
+                        static fn (UnitSystem $units): string => $units->unitOf($column->dimension())->symbol(),
                         UnitSystem::cases(),
                     ),
                     $column->dimension()->value, $column->index->has(Axis::Coil), $column->isOfPair, $column->isAtHeight,

@@ -47,6 +47,9 @@ final class UncertaintyTest extends TestCase
         ],
         'nose-bend' => ['lift_at_nose' => 0.0101, 'lift_before' => 0.0097, 'lift_after' => 0.0096, 'step' => 15.0],
         'nose-radius-from-bend' => ['nose_height' => 0.029, 'bend' => 5.6e-6],
+        'nose-radius-under-roller' => ['nose_height' => 0.025, 'bend' => 4.8e-6, 'roller_diameter' => 0.019],
+        'nose-height' => ['base_circle' => 0.03, 'lobe_lift' => 0.01],
+        'bound-over-speed' => ['bound' => 9400.0, 'speed' => 7600.0],
         'crown-radius' => ['face_diameter' => 0.021, 'crown' => 0.00004],
         'contact-radius' => ['nose_radius' => 0.0077, 'follower_radius' => 1.1],
         'nose-stress' => ['force' => 2900.0, 'track_width' => 0.0131, 'contact_radius' => 0.0074, 'contact_modulus' => 113e9],
@@ -104,6 +107,12 @@ final class UncertaintyTest extends TestCase
             e = 2 * modulus
             return 2.65 * (eta * u) ** 0.7 * (alpha * 1e-9) ** 0.54 * radius ** 0.43 * e ** -0.03 * (load / width) ** -0.13 * 1e6
 
+        def under_roller(height, bend, roller):
+            """By the curvature of the path of the roller's middle, written in polar coordinates."""
+            r, dd = height + roller / 2, -bend / radians(1) ** 2
+            curvature = (r ** 2 - r * dd) / r ** 3
+            return 1 / curvature - roller / 2
+
         def at_speed(load, ratio, mass, bend, rpm):
             cam = rpm / 2 * 360 / 60
             return ratio * (load - mass * ratio * bend * cam ** 2)
@@ -116,6 +125,10 @@ final class UncertaintyTest extends TestCase
             'roughness-rq-from-ra': lambda ra: 1.25 * ra,
             'nose-bend': lambda nose, before, after, step: ((nose - before) + (nose - after)) / step ** 2,
             'nose-radius-from-bend': lambda height, bend: height - bend / radians(1) ** 2,
+            'nose-height': lambda base, lift: 0.5 * base + lift,
+            'nose-radius-under-roller': under_roller,
+            'roller-radius': lambda diameter: 0.5 * diameter,
+            'bound-over-speed': lambda bound, speed: bound / speed,
             'contact-radius': lambda a, b: a * b / (a + b),
             'nose-stress': hertz,
             'nose-force-slow': lambda load, ratio: load * ratio,

@@ -75,7 +75,7 @@ final class LawsTest extends TestCase
     {
         foreach ($bench->margins() as $margin) {
             $judged = $bench->sheets->judged[$margin->limit->quantity];
-            if ($margin->trace !== null && $margin->limit->side === Side::AtLeast && !$judged->isDeparture && !$judged->isRelative) {
+            if ($margin->trace !== null && $margin->limit->side === Side::AtLeast && !$judged->isDeparture && !$judged->accusesOnly) {
                 yield [$margin, $margin->trace->result->base];
             }
         }

@@ -32,7 +32,7 @@ final class ValveSheetTest extends TestCase
         $bench = $example->bench();
         self::assertSame(Verdict::Outside, $bench->margin('A1-E1', 'valve_length_from_middle')?->verdict);
         self::assertSame(Verdict::Inside, $bench->margin('A2-E1', 'valve_length_from_middle')?->verdict);
-        self::assertTrue($bench->sheets->judged['valve_length_from_middle']->isRelative);
+        self::assertTrue($bench->sheets->judged['valve_length_from_middle']->accusesOnly);
         self::assertSame(Verdict::NotMeasured, $bench->margin('A1-I1', 'valve_length_from_middle')?->verdict);
     }
 

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Motion;
+
+use MuteTapper\Core\Calculation\Basis;
+use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\CaseFile\Step;
+use MuteTapper\Core\Engine\DriveKind;
+use MuteTapper\Core\Engine\Engine;
+use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Engine\Site;
+use MuteTapper\Core\Quantity\Dimension;
+use MuteTapper\Core\Quantity\Quantity;
+use MuteTapper\Core\Quantity\Uncertain;
+use MuteTapper\Core\Quantity\Unit;
+use MuteTapper\Core\Sheet\Column;
+use MuteTapper\Core\Sheet\From;
+use MuteTapper\Core\Sheet\Judged;
+use MuteTapper\Core\Sheet\Sheet;
+use MuteTapper\Core\Sheet\Value;
+use MuteTapper\Core\Sheet\Way;
+
+/** What moves with a valve, and the speed up to which its springs could hold all of it to the nose if nothing gave way. */
+final class MassSheet
+{
+    public static function declare(): Sheet
+    {
+        $gram = static fn (
+            string $code, Part $part, float $least, float $most, string $label, string $short, float $usual,
+        ): Column => Column::of($code, $part, $least, $most, Unit::Gram, $label)
+            ->headed($short)->by('scale')->usually($usual, Unit::Gram);
+        $pushrods = static fn (Engine $engine): bool => $engine->drive === DriveKind::Pushrod;
+        $rocks = static fn (Engine $engine): bool => $engine->drive !== DriveKind::Bucket;
+
+        return new Sheet(
+            code: 'masses',
+            title: 'Masses that move',
+            step: Step::Bench,
+            what: 'masses',
+            columns: [
+                $gram('lock_mass', Part::Locks, 0.5, 25, 'mass of both lock halves', 'locks', 4.2),
+                $gram('spring_mass', Part::Spring, 8, 350, 'mass of all springs of the valve', 'springs', 118),
+                self::orNone($gram('pushrod_mass', Part::Pushrod, 10, 250, 'mass of the pushrod', 'pushrod', 82), $pushrods, 'no pushrod'),
+                self::orNone(
+                    $gram('rocker_mass', Part::Rocker, 2, 150, 'rocker or finger, as if at the valve: inertia ÷ arm²', 'rocker', 28),
+                    $rocks, 'no rocker',
+                ),
+            ],
+            values: self::values(),
+            judged: [Judged::of('bound_over_speed', 'bound ÷ speed')->restsOn('bound')->accusingOnly()],
+            also: ['valve_mass', 'retainer_mass', 'follower_mass'],
+            wants: ['valve_mass' => 1, 'retainer_mass' => 1, 'lock_mass' => 1, 'spring_mass' => 1, 'follower_mass' => 1],
+        );
+    }
+
+    /** @param \Closure(Engine): bool $has engines that have the part; with the others it weighs nothing */
+    private static function orNone(Column $column, \Closure $has, string $why): Column
+    {
+        return $column->on($has)->orElse(self::nothing(Unit::Gram, $why, Basis::Claimed)->on(
+            static fn (Engine $engine): bool => !$has($engine),
+        ));
+    }
+
+    /** @return list<Value> */
+    private static function values(): array
+    {
+        return [
+            Value::named('gas_at_lift', 'gas force that opens the valve at full lift', Dimension::Force, Site::Engine)->by(
+                self::nothing(Unit::PoundForce, 'open to both sides, taken as nothing', Basis::Assumed),
+            ),
+            Value::named('top_speed', 'speed that the engine is meant for', Dimension::RotationSpeed, Site::Engine)->by(
+                Way::fact(static fn (Engine $engine): ?Given => $engine->intendedSpeed === null ? null : new Given(
+                    Uncertain::exact(Quantity::of($engine->intendedSpeed, Unit::RevolutionPerMinute)),
+                    'intended speed of the engine description', Basis::Claimed,
+                )),
+            ),
+            Value::named('effective_mass', 'effective mass at the valve', Dimension::Mass)->headed('moving mass')->by(
+                Way::derived(MotionCalculations::effectiveMass(), [
+                    'valve' => From::value('valve_mass'), 'retainer' => From::value('retainer_mass'), 'locks' => From::value('lock_mass'),
+                    'spring' => From::value('spring_mass'), 'follower' => From::value('follower_mass'),
+                    'pushrod' => From::value('pushrod_mass'), 'rocker' => From::value('rocker_mass'), 'ratio' => From::value('ratio'),
+                ]),
+            ),
+            Value::named('speed_bound', 'quasi-static upper bound of speed', Dimension::RotationSpeed)->headed('bound, stiff train')->by(
+                Way::derived(MotionCalculations::quasiStaticBound(), [
+                    'load_open' => From::value('valve_open_load'), 'gas_force' => From::value('gas_at_lift'),
+                    'mass' => From::value('effective_mass'), 'ratio' => From::value('ratio'), 'bend' => From::value('nose_bend'),
+                ]),
+            ),
+            Value::named('bound_over_speed', 'quasi-static bound over the intended speed', Dimension::Ratio)->by(
+                Way::derived(MotionCalculations::boundOverSpeed(), [
+                    'bound' => From::value('speed_bound'), 'speed' => From::value('top_speed'),
+                ]),
+            ),
+        ];
+    }
+
+    private static function nothing(Unit $unit, string $origin, Basis $basis): Way
+    {
+        return Way::fact(static fn (): Given => new Given(Uncertain::exact(Quantity::of(0, $unit)), $origin, $basis));
+    }
+}
