@@ -108,13 +108,14 @@ final readonly class SheetTables
                 }
             }
         }
+        $heads = $this->presenter->heads($sheet);
         $kept = array_filter($columns, static fn (int $c): bool => $used[$c] ?? false, \ARRAY_FILTER_USE_KEY);
 
         return [
             'title' => $sheet->title.($face === '' ? '' : ', '.$face),
             'columns' => array_values(array_map(static fn (array $one): array => [
-                'head' => trim($one[0]->short.' '.$one[2]),
-                'unit' => trim($units->shownIn($one[0]->dimension(), $one[0]->fineness)->value, '1'),
+                'head' => trim($heads[$one[0]->code].' '.$one[2]),
+                'unit' => $units->shownIn($one[0]->dimension(), $one[0]->fineness)->symbol(),
             ], $kept)),
             'rows' => array_map(
                 static fn (array $row): array => [

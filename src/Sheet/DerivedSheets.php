@@ -49,6 +49,13 @@ final readonly class DerivedSheets
         );
     }
 
+    public function moreOrLess(CaseRecord $case): MoreOrLessView
+    {
+        return $this->assessments->kept(
+            'more-or-less', $case, static fn (Assessment $assessment): MoreOrLessView => self::presenter($assessment)->moreOrLess(),
+        );
+    }
+
     /** What a sheet told of an earlier content, where that is still kept. */
     public function sheetBefore(string $content, string $code): mixed
     {

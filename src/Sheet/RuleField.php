@@ -20,7 +20,7 @@ enum RuleField: string
     {
         return match (true) {
             $judged->isDeparture => self::Departures,
-            $judged->isRelative && $judged->isApart => self::Kind,
+            $judged->accusesOnly && $judged->isApart => self::Kind,
             default => self::Margins,
         };
     }

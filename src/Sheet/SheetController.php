@@ -61,6 +61,17 @@ final class SheetController
         return new JsonResponse($margins->of($assessments->content($case)));
     }
 
+    #[Route('/more-or-less', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/more-or-less', operationId: 'getMoreOrLess', responses: [
+        new OA\Response(
+            response: 200, description: 'what more spring load, or less, would do', content: new OA\JsonContent(ref: MoreOrLessView::class),
+        ),
+    ])]
+    public function moreOrLess(CaseRecord $case, DerivedSheets $derived): JsonResponse
+    {
+        return new JsonResponse($derived->moreOrLess($case));
+    }
+
     #[Route('/trace/{place}/{value}', methods: ['GET'])]
     #[OA\Get(path: '/api/cases/{id}/trace/{place}/{value}', operationId: 'getTrace', parameters: [
         new OA\QueryParameter(name: 'index', schema: new OA\Schema(type: 'string')),

@@ -22,6 +22,7 @@ use MuteTapper\Core\Sheet\Index;
 use MuteTapper\Core\Sheet\Judged;
 use MuteTapper\Core\Sheet\Sheet;
 use MuteTapper\Core\Sheet\Value;
+use MuteTapper\Core\Spring\MoreOrLess;
 use MuteTapper\Core\Verdict\Limits;
 use MuteTapper\Core\Verdict\Margin;
 
@@ -36,10 +37,11 @@ final readonly class SheetPresenter
     {
         $engine = $this->bench->case->engine;
         $columns = $computed = $margins = [];
+        $heads = $this->heads($sheet);
         foreach ($this->columnsOf($sheet) as $column) {
             foreach ($this->templates($column->index, $sheet) as [$index, $under]) {
                 $columns[] = new SheetColumnView(
-                    implode('.', [$column->code, ...$index]), $column->code, $column->part->value, $column->short, $under,
+                    implode('.', [$column->code, ...$index]), $column->code, $column->part->value, $heads[$column->code], $under,
                     trim($column->label.' '.$under), $index,
                     $this->unit($column, $column->fineness === Fineness::Tenths ? Fineness::Usual : $column->fineness),
                     $column->dimension()->value, $column->gauge, $column->isAtHeight, $column->usualHeight,
@@ -55,7 +57,7 @@ final readonly class SheetPresenter
                 }
             }
         }
-        foreach ($this->bench->sheets->judgedOn($sheet) as $judged) {
+        foreach ($this->bench->judgedOn($sheet) as $judged) {
             if (!$judged->isDeparture && !$judged->isApart) {
                 array_push($margins, ...$this->marginColumns($judged, $sheet));
             }
@@ -91,7 +93,7 @@ final readonly class SheetPresenter
                 continue;
             }
             $isBegun = $sheet->isCountedAlways || $this->isBegun($sheet);
-            foreach ($this->bench->sheets->judgedOn($sheet) as $judged) {
+            foreach ($this->bench->judgedOn($sheet) as $judged) {
                 if ($quantities !== [] && !in_array($judged->value, $quantities, true)) {
                     continue;
                 }
@@ -104,6 +106,25 @@ final readonly class SheetPresenter
         }
 
         return new MarginsView($columns, array_map(fn (Margin $margin): MarginView => MarginView::of($margin, $this->bench), $shown));
+    }
+
+    public function moreOrLess(): MoreOrLessView
+    {
+        $units = $this->bench->case->settings->units;
+        $rows = MoreOrLess::on($this->bench);
+        $columns = fn (string ...$names): array => array_merge(...array_map(
+            fn (string $name): array => $this->fieldColumns($this->bench->sheets->judged[$name], $this->bench->marginsOf($name), true),
+            array_values($names),
+        ));
+
+        return new MoreOrLessView(
+            $columns(...MoreOrLess::TOO_LITTLE), $columns(...MoreOrLess::TOO_MUCH),
+            array_map(fn (MoreOrLess $row): MoreOrLessRowView => new MoreOrLessRowView(
+                $row->kind, $row->percent, QuantityView::uncertain($row->seatLoad, $units), QuantityView::uncertain($row->openLoad, $units),
+                array_map(fn (Margin $margin): MarginView => MarginView::of($margin, $this->bench), $row->worst),
+            ), $rows),
+            $rows === [] ? MoreOrLess::missing($this->bench) : [],
+        );
     }
 
     /** @return list<Column> columns that are typed into on a sheet of this engine */
@@ -120,6 +141,17 @@ final readonly class SheetPresenter
                     ->isReadable && $column->isFittedTo($engine) && (!$column->isForDual || $hasDual),
             ),
         );
+    }
+
+    /** @return array<string, string> heads of the columns, by code: their short ones, where these tell them apart */
+    public function heads(Sheet $sheet): array
+    {
+        $columns = $this->columnsOf($sheet);
+        $uses = array_count_values(array_map(static fn (Column $column): string => $column->short, $columns));
+
+        return array_column(array_map(static fn (Column $column): array => [
+            $column->code, $uses[$column->short] > 1 ? $column->label : $column->short,
+        ], $columns), 1, 0);
     }
 
     /** @return list<SheetRowView> */
@@ -296,11 +328,11 @@ final readonly class SheetPresenter
 
     private function unit(Column $column, Fineness $fineness): string
     {
-        return trim($this->bench->case->settings->units->shownIn($column->dimension(), $fineness)->value, '1');
+        return $this->bench->case->settings->units->shownIn($column->dimension(), $fineness)->symbol();
     }
 
     private function unitOf(Value $value): string
     {
-        return trim($this->bench->case->settings->units->shownIn($value->dimension, $value->fineness)->value, '1');
+        return $this->bench->case->settings->units->shownIn($value->dimension, $value->fineness)->symbol();
     }
 }

@@ -60,3 +60,45 @@ test('what was compared with its kind has a field of its own', async () => {
   expect(await screen.findByText(/^valve_mass_from_middle/)).toBeVisible();
   expect(screen.queryByText(/^travel_to_bind/)).toBeNull();
 });
+
+const told = (rows: object[], missing: string[] = []) => ({
+  tooLittle: [column('bound_over_speed', 'margins'), column('seat_load_left', 'margins')],
+  tooMuch: [column('sliding_nose_stress', 'margins')],
+  rows,
+  missing,
+});
+const load = (figure: string) => ({ figure, unit: 'lbf', plusMinus: null, shown: `${figure} lbf` });
+
+test('more spring or less shows both risks side by side, and opens the one as it is', async () => {
+  const at = (quantity: string, spoken: string) => margin({ place: 'A2-I1', label: '2I', coil: null, quantity, spoken });
+  const row = (percent: number) => ({
+    kind: 'E',
+    percent,
+    seatLoad: load('60.0'),
+    openLoad: load('150.0'),
+    margins: [at('bound_over_speed', `bound at ${percent}`), at('sliding_nose_stress', `stress at ${percent}`)],
+  });
+  const { user, address } = openCase(<Clearances />, {
+    at: 'clearances/springs',
+    get: {
+      ...get([column('bound_over_speed', 'margins')], [at('bound_over_speed', 'x')]),
+      '/api/cases/{id}/more-or-less': told([row(-10), row(0), row(10)]),
+    },
+  });
+  expect(await screen.findByText(words.moreOrLess.tooLittle)).toBeVisible();
+  expect(screen.getByText(words.moreOrLess.tooMuch)).toBeVisible();
+  expect(heads().some((head) => head?.startsWith('seat_load_left'))).toBe(false); // known of no valve
+  expect(within(screen.getByRole('row', { name: /^\+10 %/ })).queryByRole('button')).toBeNull();
+  const [bound] = within(screen.getByRole('row', { name: /^as it is/ })).getAllByRole('button');
+  if (bound === undefined) throw new Error('no rule to press');
+  await user.click(bound);
+  await expect.poll(address).toMatch(/at=A2-I1.*rule=bound_over_speed|rule=bound_over_speed.*at=A2-I1/);
+});
+
+test('more spring or less says what it takes where nothing can be told', async () => {
+  openCase(<Clearances />, {
+    at: 'clearances/springs',
+    get: { ...get([]), '/api/cases/{id}/more-or-less': told([], ['open load', 'mass of the valve']) },
+  });
+  expect(await screen.findByText(/open load, mass of the valve/)).toBeVisible();
+});

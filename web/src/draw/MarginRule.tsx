@@ -1,3 +1,4 @@
+import { scaleLinear } from '@visx/scale';
 import { memo } from 'react';
 import type { MarginView } from '../shared/api';
 import { box, lines } from './fills';
@@ -209,6 +210,9 @@ export const MarginRule = memo(function MarginRule({
   );
 });
 
+/** About so many figures find room under the large rule. */
+const FIGURES = 5;
+
 /** The same drawing, large, with figures and names. */
 export function LargeMarginRule({ margin, width = 420 }: { margin: MarginView; width?: number }) {
   const g: Geometry = { x0: 14, x1: width - 14, base: 62, hatch: 20, bar: 8, notch: [18, 20], top: 30, serif: 9 };
@@ -216,9 +220,7 @@ export function LargeMarginRule({ margin, width = 420 }: { margin: MarginView; w
   const from = Number(margin.scaleFrom);
   const to = Number(margin.scaleTo);
   const decimals = margin.scaleFrom.split('.')[1]?.length ?? 0;
-  const step = [0.001, 0.002, 0.005, 0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10].find((one) => (to - from) / one <= 6) ?? 20;
-  const labels: number[] = [];
-  for (let x = Math.ceil(from / step) * step; x <= to + 1e-9; x += step) labels.push(x);
+  const labels = scaleLinear<number>({ domain: [from, to] }).ticks(FIGURES);
   const outside = isOutside(margin);
   const value = at(margin.at ?? margin.notch);
   return (

@@ -1,4 +1,4 @@
-import { render, screen } from '@testing-library/react';
+import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { expect, test } from 'vitest';
@@ -40,6 +40,21 @@ test('what is not measured has no bar and no bracket', () => {
   const measured = render(<MarginRule margin={margin({})} />).container.querySelectorAll('rect').length;
   const { container } = render(<MarginRule margin={margin({ verdict: 'not_measured', value: null, at: null, low: null, high: null })} />);
   expect(container.querySelectorAll('rect')).toHaveLength(measured - 1);
+});
+
+test('the figures under the large rule never crowd it, whatever the unit', () => {
+  for (const [scaleFrom, scaleTo] of [
+    ['0.000', '0.160'],
+    ['-60', '430'],
+    ['0', '3200'],
+    ['-0.2', '2.8'],
+  ] as const) {
+    const { container } = render(<LargeMarginRule margin={margin({ scaleFrom, scaleTo, others: [] })} />);
+    const figures = [...container.querySelectorAll('text')].filter((one) => /^[−-]?[\d.]+$/.test(one.textContent));
+    expect(figures.length).toBeGreaterThan(2);
+    expect(figures.length).toBeLessThan(9);
+    cleanup();
+  }
 });
 
 test('the large rule names the ruling school and the others', () => {

@@ -719,13 +719,28 @@ export const words = {
     marks: { pub: 'published', practice: 'practice of the trade', own: 'own computation' } as Record<string, string>,
   },
   clearances: {
-    fields: { margins: 'Margins', departures: 'Departures from the claim', kind: 'Against their kind' },
+    fields: { margins: 'Margins', departures: 'Departures from the claim', kind: 'Against their kind', springs: 'More spring or less' },
     nothing: {
       margins: 'Nothing was measured yet.',
       departures: 'Nothing was both claimed and measured yet.',
       kind: 'No four of a kind were measured yet. Among fewer none can be told from the others.',
+      springs: '',
     },
     hint: 'Press a rule to see how it came about.',
+  },
+  moreOrLess: {
+    missing: 'Nothing can be told yet. It takes, of one valve at least:',
+    note:
+      'Loads of all springs of a kind changed together, masses as they are; each rule is that of the valve where it is worst. ' +
+      'The bound is that of a train that never gives way: an upper bound, float sets in below it.',
+    tooLittle: 'Too little spring',
+    tooMuch: 'Too much spring',
+    load: 'spring load',
+    seat: 'seat',
+    open: 'full lift',
+    notKnown: 'not known',
+    kinds: { I: 'Intakes', E: 'Exhausts' },
+    share: (percent: number): string => (percent === 0 ? 'as it is' : `${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`),
   },
   cause: {
     title: 'Causes',

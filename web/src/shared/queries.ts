@@ -70,6 +70,12 @@ export const useMarginsOfStep = (id: string, step: string): UseQueryResult<Schem
     ofCase(id, ['margins-of-step', step], () => answer(api.GET('/api/cases/{id}/margins', { params: { path: { id }, query: { step } } }))),
   );
 
+export type MarginColumn = Schemas['MarginColumnView'];
+export type MoreOrLessRow = Schemas['MoreOrLessRowView'];
+
+export const useMoreOrLess = (id: string): UseQueryResult<Schemas['MoreOrLessView']> =>
+  useQuery(ofCase(id, ['more-or-less'], () => answer(api.GET('/api/cases/{id}/more-or-less', { params: { path: { id } } }))));
+
 export const useLashOrder = (id: string): UseQueryResult<Schemas['LashOrderView']> =>
   useQuery(ofCase(id, ['lash-order'], () => answer(api.GET('/api/cases/{id}/lash-order', { params: { path: { id } } }))));
 
