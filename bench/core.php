@@ -29,7 +29,7 @@ $assess = static function (CaseFile $case, Knowledge $knowledge) use ($fresh): i
     $assessment = Assessment::of($fresh($case), $knowledge);
 
     return count($assessment->bench->margins()) + count($assessment->items()) + count(
-        array_map($assessment->bench->remarks(...), $assessment->bench->sheets->sheets),
+        array_map($assessment->bench->remarks(...), $assessment->bench->sheets->fittedTo($case->engine)),
     );
 };
 $full = FullCase::of(1);

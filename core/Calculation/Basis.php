@@ -21,9 +21,8 @@ enum Basis: int
         return $this->value >= self::Read->value;
     }
 
-    /** @param non-empty-list<self> $bases */
-    public static function strongest(array $bases): self
+    public function orStronger(self $other): self
     {
-        return self::from(max(array_map(static fn (self $basis): int => $basis->value, $bases)));
+        return $other->value > $this->value ? $other : $this;
     }
 }

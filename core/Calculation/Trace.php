@@ -22,9 +22,9 @@ final readonly class Trace
     public static function of(Calculation $calculation, Values $values): self
     {
         foreach ($calculation->inputs() as $input) {
-            foreach ($values->all($input->name) as $value) {
-                if ($value->dimension !== $input->dimension) {
-                    throw WrongDimension::given($input->name, $input->dimension, $value->dimension);
+            foreach ($values->given($input->name) as $given) {
+                if ($given->value->dimension !== $input->dimension) {
+                    throw WrongDimension::given($input->name, $input->dimension, $given->value->dimension);
                 }
             }
         }
@@ -45,16 +45,16 @@ final readonly class Trace
     /** The result as an input of a further calculation: it rests on what its inputs rest on, and shares their doubts. */
     public function asGiven(): Given
     {
-        $bases = [Basis::Assumed];
+        $basis = Basis::Assumed;
         $doubt = null;
         foreach ($this->values->given as $list) {
             foreach ($list as $given) {
-                $bases[] = $given->basis;
+                $basis = $basis->orStronger($given->basis);
                 $doubt ??= $given->doubt;
             }
         }
 
-        return new Given($this->result, 'computed: '.$this->calculation->formula(), Basis::strongest($bases), $doubt, $this);
+        return new Given($this->result, 'computed: '.$this->calculation->formula(), $basis, $doubt, $this);
     }
 
     /**

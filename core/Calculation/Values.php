@@ -17,19 +17,28 @@ final readonly class Values
     /** @param array<string, Given|non-empty-list<Given>> $given */
     public static function of(array $given): self
     {
-        return new self(array_map(static fn (Given|array $value): array => $value instanceof Given ? [$value] : $value, $given));
+        $lists = [];
+        foreach ($given as $name => $value) {
+            $lists[$name] = $value instanceof Given ? [$value] : $value;
+        }
+
+        return new self($lists);
     }
 
     public function one(string $name): Uncertain
     {
-        return $this->all($name)[0];
+        return $this->given($name)[0]->value;
     }
 
     /** @return non-empty-list<Uncertain> */
     public function all(string $name): array
     {
-        $given = $this->given[$name] ?? throw new \LogicException(sprintf('The input “%s” is missing.', $name));
+        return array_map(static fn (Given $value): Uncertain => $value->value, $this->given($name));
+    }
 
-        return array_map(static fn (Given $value): Uncertain => $value->value, $given);
+    /** @return non-empty-list<Given> */
+    public function given(string $name): array
+    {
+        return $this->given[$name] ?? throw new \LogicException(sprintf('The input “%s” is missing.', $name));
     }
 }

@@ -30,7 +30,7 @@ final readonly class Node
     /** The member of an object; absent members read as null. */
     public function get(string $key): self
     {
-        return new self($this->map()[$key] ?? null, $this->pointer.'/'.$key);
+        return new self($this->object()[$key] ?? null, $this->pointer.'/'.$key);
     }
 
     /** The member, or null where it is absent or null. */
@@ -106,11 +106,11 @@ final readonly class Node
      */
     public function choice(string $enum): \BackedEnum
     {
-        $value = null;
-        foreach ($enum::cases() as $case) {
-            $value ??= $case->value === $this->value ? $case : null;
-        }
-        if ($value === null) {
+        /** @var array<class-string, array<int|string, \BackedEnum>> $cases of each enum, by value */
+        static $cases = [];
+        $known = $cases[$enum] ??= array_column($enum::cases(), null, 'value');
+        $value = is_string($this->value) || is_int($this->value) ? $known[$this->value] ?? null : null;
+        if (!$value instanceof $enum || $value->value !== $this->value) {
             throw $this->wrong(
                 'one of '.implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases())),
             );
@@ -195,15 +195,22 @@ final readonly class Node
     /** @return array<string, mixed> */
     public function map(): array
     {
-        if (!is_array($this->value) || ($this->value !== [] && array_is_list($this->value))) {
-            throw $this->wrong('an object');
-        }
         $map = [];
-        foreach ($this->value as $key => $value) {
+        foreach ($this->object() as $key => $value) {
             $map[(string) $key] = $value;
         }
 
         return $map;
+    }
+
+    /** @return array<mixed> */
+    private function object(): array
+    {
+        if (!is_array($this->value) || ($this->value !== [] && array_is_list($this->value))) {
+            throw $this->wrong('an object');
+        }
+
+        return $this->value;
     }
 
     private static function isOnCalendar(int $year, int $month, int $day): bool

@@ -16,6 +16,8 @@ final class Reading
     /** @var array<string, array{mixed, Gauge}> the last gauge of each code, with the data it was read from: readings repeat it */
     private static array $gauges = [];
 
+    private ?Uncertain $uncertain = null;
+
     private function __construct(
         public readonly string $entryId,
         public readonly Typed $typed,
@@ -38,7 +40,7 @@ final class Reading
     /** The figure with what its gauge is worth. */
     public function uncertain(): Uncertain
     {
-        return $this->gauge->reading($this->typed->quantity(), $this->entryId);
+        return $this->uncertain ??= $this->gauge->reading($this->typed->quantity(), $this->entryId);
     }
 
     /** The test height of a load, set on the tester's own scale and taken as exact: its error is in the load's gain. */

@@ -14,16 +14,12 @@ final readonly class Quantity
     /** @throws \DomainException when the number is not finite */
     public static function of(float $number, Unit $unit): self
     {
-        if (!is_finite($number)) {
-            throw new \DomainException('A quantity needs a finite number.');
-        }
-
-        return new self($number * $unit->baseFactor() + $unit->baseOffset(), $unit->dimension());
+        return self::base($number * $unit->baseFactor() + $unit->baseOffset(), $unit->dimension());
     }
 
     public static function base(float $base, Dimension $dimension): self
     {
-        return self::of($base, $dimension->baseUnit());
+        return is_finite($base) ? new self($base, $dimension) : throw new \DomainException('A quantity needs a finite number.');
     }
 
     /** How far two quantities lie apart. Of temperatures it has no zero of the scale: 5 K are 9 °F. */

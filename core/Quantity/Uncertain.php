@@ -35,7 +35,13 @@ final readonly class Uncertain
      */
     public static function of(Quantity $quantity, array $contributions): self
     {
-        return new self($quantity->base, $quantity->dimension, array_filter($contributions, static fn (float $u): bool => $u !== 0.0));
+        foreach ($contributions as $source => $u) {
+            if ($u === 0.0) {
+                unset($contributions[$source]);
+            }
+        }
+
+        return new self($quantity->base, $quantity->dimension, $contributions);
     }
 
     /** Half-width of a rectangular distribution to standard uncertainty: a/√3. */
@@ -52,7 +58,12 @@ final readonly class Uncertain
     /** Standard uncertainty u, in the base unit. */
     public function standard(): float
     {
-        return sqrt(array_sum(array_map(static fn (float $u): float => $u * $u, $this->contributions)));
+        $variance = 0.0;
+        foreach ($this->contributions as $u) {
+            $variance += $u * $u;
+        }
+
+        return sqrt($variance);
     }
 
     /** Expanded uncertainty U = 2u, as shown after ± everywhere. */

@@ -75,7 +75,10 @@ enum Unit: string
 
     public function dimension(): Dimension
     {
-        return match ($this) {
+        /** @var array<string, Dimension> $dimensions of each unit asked for: thousands of readings ask for the same few */
+        static $dimensions = [];
+
+        return $dimensions[$this->value] ??= match ($this) {
             self::Metre, self::Millimetre, self::Inch, self::Thou, self::Tenth => Dimension::Length,
             self::Newton, self::PoundForce, self::KilogramForce => Dimension::Force,
             self::NewtonPerMetre, self::NewtonPerMillimetre, self::PoundForcePerInch => Dimension::Stiffness,
@@ -105,7 +108,10 @@ enum Unit: string
     /** How many base units one of this unit is. */
     public function baseFactor(): float
     {
-        return match ($this) {
+        /** @var array<string, float> $factors */
+        static $factors = [];
+
+        return $factors[$this->value] ??= match ($this) {
             self::Metre, self::Newton, self::NewtonPerMetre, self::Pascal, self::One, self::Percent, self::RevolutionPerMinute,
             self::PascalGauge, self::MetrePerSecond, self::Kelvin, self::DegreeCelsius, self::Degree, self::SquareMetrePerSecond,
             self::PartPerMillion, self::Kilogram, self::CubicMetre, self::Second, self::Hertz, self::SquareMetre, self::Micrometre,

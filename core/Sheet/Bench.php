@@ -38,6 +38,10 @@ final class Bench
     private array $indexes = [];
     /** @var array<string, non-empty-list<string>> by place */
     private array $stated = [];
+    /** @var array<string, array<string, string>> by kind of site and place */
+    private array $sites = [];
+    /** @var array<string, array<string, string>|false> by value and index; false where it is none of its indexes */
+    private array $parts = [];
     /**
      * What follows from a whole set, by calculation and set: the same for each of its places.
      *
@@ -77,22 +81,27 @@ final class Bench
     public function value(string $place, string $name, ?string $index = null): Given|Missing
     {
         $value = $this->sheets->value($name);
-        $site = $value->site === Site::Station && Place::asLoose($place) !== null
-            ? $place : $this->case->engine->siteOf($place, $value->site);
-        if ($site === null) {
+        $site = $this->sites[$value->site->value][$place] ??= $this->siteOf($place, $value->site);
+        if ($site === '') {
             return Missing::because(sprintf('%s has no %s.', $this->case->engine->placeLabel($place) ?? $place, $value->title));
         }
-        $key = $site.'/'.$name.'/'.($index ?? '');
+        $key = $site.'/'.$name.'/'.$index;
         if (array_key_exists($key, $this->known)) {
             return $this->known[$key] ?? throw new \LogicException(sprintf('The value “%s” is computed from itself.', $name));
         }
-        $parts = $value->index->split($index, $this->case->engine);
-        if ($parts === null) {
+        $parts = $this->parts[$name.'/'.$index] ??= $value->index->split($index, $this->case->engine) ?? false;
+        if ($parts === false) {
             throw new \LogicException(sprintf('“%s” is no index of “%s”.', $index ?? '', $name));
         }
         $this->known[$key] = null;
 
         return $this->known[$key] = $this->workOut($value, $site, $parts);
+    }
+
+    /** The place that has the values of a site, seen from another: empty where there is none. */
+    private function siteOf(string $place, Site $site): string
+    {
+        return $site === Site::Station && Place::asLoose($place) !== null ? $place : $this->case->engine->siteOf($place, $site) ?? '';
     }
 
     /** What was read there, as it was taken. */
@@ -101,6 +110,12 @@ final class Bench
         $source = $this->change->sourceOf($place, $column->part->value) ?? $place;
 
         return $this->records->reading($column->code, $source, $index);
+    }
+
+    /** @return array<string, array<string, Reading>> every reading of a column, as it was taken, by place and index */
+    public function readingsOf(Column $column): array
+    {
+        return $this->records->readingsOf($column->code);
     }
 
     /** What is claimed of it: for the place itself, or for what holds it; else the maker's own figure. */
@@ -290,7 +305,7 @@ final class Bench
         if ($reading === null) {
             return null;
         }
-        $origin = sprintf('%s, %s', $reading->gauge->label, $reading->gauge->stated);
+        $origin = $reading->gauge->label.', '.$reading->gauge->stated;
         $isTaken = $value->column !== null && $this->change->sourceOf($place, $value->column->part->value) !== null;
 
         return new Given(
@@ -352,7 +367,8 @@ final class Bench
             return Missing::of($missing, $because);
         }
         try {
-            $set = count($given) === 1 ? array_search(reset($given), $this->sets, true) : false;
+            $only = count($given) === 1 ? reset($given) : null;
+            $set = is_array($only) ? array_search($only, $this->sets, true) : false;
 
             return $set === false
                 ? Trace::of($way->calculation, Values::of($given))->asGiven()

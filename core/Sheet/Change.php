@@ -92,12 +92,12 @@ final readonly class Change
     /** @return array{bool, Quantity}|null whether it is added, and the quantity */
     public function of(string $place, string $name, ?string $index): ?array
     {
-        return $this->values[self::key($place, $name, $index)] ?? null;
+        return $this->values === [] ? null : $this->values[self::key($place, $name, $index)] ?? null;
     }
 
     public function sourceOf(string $place, string $part): ?string
     {
-        return $this->parts[$place.'/'.$part] ?? null;
+        return $this->parts === [] ? null : $this->parts[$place.'/'.$part] ?? null;
     }
 
     /** @param list<string> $places */

@@ -42,14 +42,14 @@ final class FarFromOthers
         if ($column->site !== Site::Station || $column->index->has(Axis::Date)) {
             return [];
         }
-        foreach ($column->isFittedTo($bench->case->engine) ? $bench->case->engine->stations : [] as $station) {
-            foreach ($bench->partsAt($station->code(), $bench->sheets->value($column->code)) as $parts) {
-                $index = $column->index->join($parts);
-                $reading = $bench->reading($station->code(), $column, $index);
-                if ($reading !== null) {
-                    $set = implode(' ', [$station->kind->value, $index ?? '', $reading->height()->base ?? '']);
-                    $sets[$set][$station->label()] = $reading->uncertain();
-                }
+        $readings = $bench->readingsOf($column);
+        if (count($readings) < self::LEAST_SET) {
+            return [];
+        }
+        foreach ($bench->case->engine->stations as $station) {
+            foreach ($readings[$station->code()] ?? [] as $index => $reading) {
+                $height = $reading->height()?->base;
+                $sets[$station->kind->value.' '.$index.' '.$height][$station->label()] = $reading->uncertain();
             }
         }
 

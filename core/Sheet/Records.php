@@ -61,7 +61,18 @@ final class Records
     {
         $entry = $this->read[$item][$place][$index ?? ''] ?? null;
 
-        return $entry === null ? null : $this->readings[$entry->id] ??= Reading::of($entry);
+        return $entry === null ? null : $this->parsed($entry);
+    }
+
+    private function parsed(Entry $entry): Reading
+    {
+        return $this->readings[$entry->id] ??= Reading::of($entry);
+    }
+
+    /** @return array<string, array<string, Reading>> every reading of a column, by place and index */
+    public function readingsOf(string $item): array
+    {
+        return array_map(fn (array $entries): array => array_map($this->parsed(...), $entries), $this->read[$item] ?? []);
     }
 
     /**
