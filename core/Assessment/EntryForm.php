@@ -13,6 +13,7 @@ use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\Finding;
 use MuteTapper\Core\Entry\Look;
+use MuteTapper\Core\Entry\NotMeasurable;
 use MuteTapper\Core\Entry\Reading;
 use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Photograph\Annotation;
@@ -203,6 +204,9 @@ final readonly class EntryForm
     private function reading(Entry $entry, Engine $engine): void
     {
         $column = $this->columnOf($entry->slot, $engine);
+        if ($this->inData(static fn (): ?NotMeasurable => NotMeasurable::in($entry->node())) !== null) {
+            return;
+        }
         $reading = $this->inData(static fn (): Reading => Reading::of($entry));
         self::checkDimension($reading->typed->unit->dimension(), $column->dimension(), $column->label);
         if ($column->isAtHeight && $reading->at === null) {

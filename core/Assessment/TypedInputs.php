@@ -24,9 +24,6 @@ use MuteTapper\Core\Quantity\UnitSystem;
 /** Runs a calculation on figures as people type them: `1.842`, `45 thou`, `14.35 mm ± 0.02`; a list has one a line, or semicolons. */
 final readonly class TypedInputs
 {
-    /** Any figure will do here: nothing is known of the part that it is of. */
-    private const ANY = 1e15;
-
     private EntryParser $parser;
 
     public function __construct(UnitSystem $units)
@@ -94,6 +91,6 @@ final readonly class TypedInputs
             default => Quantity::base(2, $dimension),
         };
 
-        return new PlausibleRange(Quantity::base(-self::ANY, $dimension), Quantity::base(self::ANY, $dimension), $usual);
+        return PlausibleRange::any($dimension, $usual);
     }
 }

@@ -23,6 +23,7 @@ final class Reading
         public readonly Typed $typed,
         public readonly Gauge $gauge,
         public readonly ?Typed $at,
+        public readonly ?string $kept,
     ) {
     }
 
@@ -34,6 +35,7 @@ final class Reading
 
         return new self(
             $entry->id, self::typed($data->get('value')), self::gauge($data->get('gauge')), $at === null ? null : self::typed($at),
+            $data->maybe('kept')?->word(),
         );
     }
 

@@ -14,6 +14,7 @@ use MuteTapper\Core\Engine\Coil;
 use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\NotMeasurable;
 use MuteTapper\Core\Entry\Reading;
 use MuteTapper\Core\Entry\Standing;
 use MuteTapper\Core\Quantity\Quantity;
@@ -110,6 +111,12 @@ final class Bench
         $source = $this->change->sourceOf($place, $column->part->value) ?? $place;
 
         return $this->records->reading($column->code, $source, $index);
+    }
+
+    /** Why nothing could be read there, where that was said. */
+    public function notMeasurable(string $place, Column $column, ?string $index): ?NotMeasurable
+    {
+        return $this->records->notMeasurable($column->code, $place, $index);
     }
 
     /** @return array<string, array<string, Reading>> every reading of a column, as it was taken, by place and index */
@@ -296,7 +303,13 @@ final class Bench
             return $computed;
         }
 
-        return $column === null ? $computed : Missing::of([$column->label], $computed->because);
+        if ($column === null) {
+            return $computed;
+        }
+        $why = $this->notMeasurable($place, $column, $index);
+
+        return $why === null ? Missing::of([$column->label], $computed->because)
+            : Missing::because(sprintf('The %s cannot be measured: %s.', $column->label, $why->value));
     }
 
     private function read(Value $value, string $place, ?string $index): ?Given

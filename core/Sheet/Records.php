@@ -8,6 +8,7 @@ use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Entry\Claim;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\NotMeasurable;
 use MuteTapper\Core\Entry\Reading;
 
 /** The readings and claims of a case by what they are of. Each is parsed once, and only when it is asked for. */
@@ -20,12 +21,14 @@ final class Records
 
     /**
      * @param array<string, array<string, array<string, Entry>>> $read by item, place and index
+     * @param array<string, array<string, array<string, NotMeasurable>>> $none why nothing could be read, likewise
      * @param array<string, array<string, array<string, Entry>>> $claimed by name, place and index
      * @param array<string, array<string, true>> $coils parts of indexes that occur, by place
      * @param list<string> $dates
      */
     private function __construct(
         private readonly array $read,
+        private readonly array $none,
         private readonly array $claimed,
         private readonly array $coils,
         private readonly array $dates,
@@ -34,11 +37,15 @@ final class Records
 
     public static function of(CaseFile $case): self
     {
-        $read = $claimed = $coils = $dates = [];
+        $read = $none = $claimed = $coils = $dates = [];
         foreach ($case->log->standing(EntryKind::Reading) as $entry) {
             $index = $entry->slot->index ?? '';
-            $read[$entry->slot->item][$entry->slot->place][$index] = $entry;
             $coils[$entry->slot->place][$index] = true;
+            if ($entry->node()->has('notMeasurable')) {
+                $none[$entry->slot->item][$entry->slot->place][$index] = $entry->node()->get('notMeasurable')->choice(NotMeasurable::class);
+                continue;
+            }
+            $read[$entry->slot->item][$entry->slot->place][$index] = $entry;
             if (preg_match('/^\d{4}-\d{2}-\d{2}/', $index, $match) === 1) {
                 $dates[$match[0]] = true;
             }
@@ -54,7 +61,7 @@ final class Records
         }
         ksort($dates);
 
-        return new self($read, $claimed, $coils, array_map(strval(...), array_keys($dates)));
+        return new self($read, $none, $claimed, $coils, array_map(strval(...), array_keys($dates)));
     }
 
     public function reading(string $item, string $place, ?string $index): ?Reading
@@ -62,6 +69,12 @@ final class Records
         $entry = $this->read[$item][$place][$index ?? ''] ?? null;
 
         return $entry === null ? null : $this->parsed($entry);
+    }
+
+    /** Why nothing could be read there, where that was said. */
+    public function notMeasurable(string $item, string $place, ?string $index): ?NotMeasurable
+    {
+        return $this->none[$item][$place][$index ?? ''] ?? null;
     }
 
     private function parsed(Entry $entry): Reading

@@ -10,6 +10,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(properties: [
     new OA\Property('text', description: 'a figure as typed', type: 'string'), new OA\Property('atText', type: 'string'),
     new OA\Property('gauge', type: 'string'), new OA\Property('received', description: 'sent by the gauge, not typed', type: 'boolean'),
+    new OA\Property('kept', description: 'why a figure is kept that is not plausible', type: 'string'),
+    new OA\Property(
+        'notMeasurable', description: 'why there is no figure', type: 'string', enum: ['worn', 'missing', 'unreachable'],
+    ),
     new OA\Property('standing', type: 'string', enum: ['known', 'said', 'unknown']),
     new OA\Property('words', type: 'string'), new OA\Property('severity', type: 'integer'), new OA\Property(
         'state', type: 'string',

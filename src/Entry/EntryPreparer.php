@@ -23,12 +23,14 @@ use MuteTapper\Core\Entry\SeenState;
 use MuteTapper\Core\Entry\Severity;
 use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Entry\Standing;
+use MuteTapper\Core\Entry\TypedReading;
 use MuteTapper\Core\Photograph\Annotation;
 use MuteTapper\Core\Photograph\Shape;
 use MuteTapper\Core\Quantity\EntryParser;
 use MuteTapper\Core\Quantity\NotUnderstood;
 use MuteTapper\Core\Quantity\PlausibleRange;
 use MuteTapper\Core\Quantity\Quantity;
+use MuteTapper\Core\Quantity\Typed;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Quantity\UnitSystem;
 use MuteTapper\Core\Sheet\Column;
@@ -36,6 +38,8 @@ use MuteTapper\Core\Sheet\Column;
 /** Turns what a person typed into the content of an entry: reads figures, checks signs, adds the gauge's worth. */
 final readonly class EntryPreparer
 {
+    private const MOST_TEXT = 200;
+
     private EntryForm $form;
 
     public function __construct(private KnowledgeFiles $knowledge, private Cases $cases, private PicturesOfCases $pictures)
@@ -91,7 +95,13 @@ final readonly class EntryPreparer
         $code = $data->maybe('gauge')?->word() ?? $column->gauge;
         $gauge = $this->knowledge->gauge($code)
             ?? throw BadDocument::at('/data/gauge', sprintf('there is no gauge “%s” in the library.', $code));
-        $content = $this->figure($data, 'text', 'value', $column->range, $units) + ['gauge' => $gauge->toArray()];
+        $text = trim($data->get('text')->text(self::MOST_TEXT));
+        $typed = TypedReading::of($text, $column->range, new EntryParser($units));
+        if ($typed->figure === null) {
+            return ['text' => $text, 'notMeasurable' => $typed->none?->value];
+        }
+        $content = ['text' => $text, 'value' => self::quantity($typed->figure), 'gauge' => $gauge->toArray()]
+            + ($typed->kept === null ? [] : ['kept' => $typed->kept]);
 
         return $content + (($data->maybe('received')?->flag() ?? false) ? ['received' => true] : [])
             + $this->height(
@@ -116,7 +126,7 @@ final readonly class EntryPreparer
         if ($column === null) {
             return $content + $this->figure(
                 $data, 'text', 'value',
-                new PlausibleRange(Quantity::base(-1e6, $value->dimension), Quantity::base(1e6, $value->dimension)), $units,
+                PlausibleRange::any($value->dimension), $units,
             );
         }
 
@@ -201,12 +211,14 @@ final readonly class EntryPreparer
     /** @return array<string, mixed> what was typed, and the quantity it means */
     private function figure(Node $data, string $textKey, string $key, PlausibleRange $range, UnitSystem $units): array
     {
-        $text = $data->get($textKey)->text(200);
-        $typed = (new EntryParser($units))->parse($text, $range);
+        $text = $data->get($textKey)->text(self::MOST_TEXT);
 
-        return [
-            $textKey => trim($text),
-            $key => ['number' => $typed->number, 'unit' => $typed->unit->value, 'decimals' => $typed->decimals],
-        ];
+        return [$textKey => trim($text), $key => self::quantity((new EntryParser($units))->parse($text, $range))];
+    }
+
+    /** @return array<string, mixed> */
+    private static function quantity(Typed $typed): array
+    {
+        return ['number' => $typed->number, 'unit' => $typed->unit->value, 'decimals' => $typed->decimals];
     }
 }

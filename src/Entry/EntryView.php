@@ -9,6 +9,7 @@ use MuteTapper\Core\Assessment\AllSheets;
 use MuteTapper\Core\Entry\Claim;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\NotMeasurable;
 use MuteTapper\Core\Entry\Reading;
 use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Quantity\Quantity;
@@ -57,9 +58,11 @@ final readonly class EntryView
     {
         $data = $entry->node();
         $word = static fn (string $key): ?string => $data->maybe($key)?->text();
-        [$value, $at] = match ($entry->kind) {
-            EntryKind::Reading => [Reading::of($entry)->typed->quantity(), Reading::of($entry)->at?->quantity()],
-            EntryKind::Claim => [Claim::of($entry)->typed?->quantity(), Claim::of($entry)->at?->quantity()],
+        $none = $entry->kind === EntryKind::Reading ? NotMeasurable::in($data) : null;
+        [$value, $at] = match (true) {
+            $none !== null => [null, null],
+            $entry->kind === EntryKind::Reading => [Reading::of($entry)->typed->quantity(), Reading::of($entry)->at?->quantity()],
+            $entry->kind === EntryKind::Claim => [Claim::of($entry)->typed?->quantity(), Claim::of($entry)->at?->quantity()],
             default => [null, null],
         };
         $column = AllSheets::get()->columns[str_replace(Claim::CLAIMED, '', $entry->slot->item)] ?? null;
@@ -70,7 +73,8 @@ final readonly class EntryView
         return new self(
             $entry->id, $entry->kind, $entry->slot->place, $entry->slot->part, $entry->slot->item, $entry->slot->index, $entry->supersedes,
             $entry->by, $entry->at->format(\DATE_RFC3339_EXTENDED),
-            $word('text'), $figure($value, $column->fineness ?? Fineness::Usual), $word('atText'), $figure($at, Fineness::Usual),
+            $word('text'), $none->value ?? $figure($value, $column->fineness ?? Fineness::Usual),
+            $word('atText'), $figure($at, Fineness::Usual),
             $data->maybe('gauge')?->maybe('label')?->text(), $data->maybe('gauge')?->maybe('code')?->text(), $word('standing'),
             $data->maybe('severity')?->whole(0, 4), $word('state'), $data->maybe('sureness')?->number(), $word('note'), $word('sha256'),
             $word('caption'),

@@ -133,7 +133,7 @@ final readonly class SheetTables
         $units = $this->assessment->case->settings->units;
 
         return $reading === null
-            ? ''
+            ? $this->assessment->bench->notMeasurable($place, $column, $index === '' ? null : $index)->value ?? ''
             : $units->figure(
                 $reading->typed->quantity(), 0, $column->fineness,
             ).($reading->at === null ? '' : ' at '.$units->figure($reading->at->quantity()));

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace MuteTapper\App\Sheet;
 
 use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\Entry\NotMeasurable;
+use MuteTapper\Core\Entry\TypedReading;
 use MuteTapper\Core\Quantity\EntryParser;
 use MuteTapper\Core\Quantity\NotUnderstood;
 use MuteTapper\Core\Quantity\Unit;
@@ -113,11 +115,12 @@ final readonly class SheetCsvReader
                 $column = AllSheets::get()->columns[$fields[$code]->column->code];
                 $unit = self::unitOf($headers[$i]);
                 $plain = $hasComma ? str_replace(',', '.', $text) : $text;
-                $isLoad = $column->isAtHeight && preg_match('/^(.*?)\s*(?:\bat\b|@)\s*(.+)$/i', $plain, $parts) === 1;
-                [$load, $height] = $isLoad ? [$parts[1], $parts[2]] : [$plain, null];
-                $figure = $load.($unit !== null && preg_match('/[\d.,]$/', $load) === 1 ? ' '.$unit->value : '');
+                $isLoad = $column->isAtHeight && preg_match('/^(.*)\s*(?:\bat\b|@)\s*(.+)$/i', $plain, $parts) === 1;
+                [$load, $height] = $isLoad ? [trim($parts[1]), $parts[2]] : [$plain, null];
+                $none = NotMeasurable::spelled($load);
+                $figure = $none !== null ? $none->value : self::withUnit($load, $unit);
                 try {
-                    $parser->parse($figure, $column->range);
+                    TypedReading::of($figure, $column->range, $parser);
                     $height === null ? null : $parser->parse($height, Column::testHeightRange());
                     $cells[] = new CsvCellView(
                         $row->place, $column->part->value, $column->code, $fields[$code]->index($row), $figure, $height, $code, $number,
@@ -129,6 +132,12 @@ final readonly class SheetCsvReader
         }
 
         return [$cells, $refusals];
+    }
+
+    /** A figure with the unit in the head of its column, where it has none of its own; a reason to keep it stays behind it. */
+    private static function withUnit(string $figure, ?Unit $unit): string
+    {
+        return $unit === null ? $figure : (string) preg_replace('/(?<=[\d.,])(?=\s*(?:!|$))/', ' '.$unit->value, $figure, 1);
     }
 
     /** @return array<string, SheetRowView> rows by everything they are called */

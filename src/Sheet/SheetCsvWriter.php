@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Sheet;
 
+use MuteTapper\Core\Entry\NotMeasurable;
 use MuteTapper\Core\Entry\Reading;
 use MuteTapper\Core\Quantity\Typed;
 use MuteTapper\Core\Sheet\Bench;
@@ -38,11 +39,12 @@ final readonly class SheetCsvWriter
     /** @return array<string, mixed> what each column is and in which unit its figures stand */
     public function metadata(string $url): array
     {
-        $columns = array_map(static fn (CsvField $field): array => [
+        $columns = array_map(fn (CsvField $field): array => [
             'name' => str_replace(['.', '-'], '_', $field->code), 'titles' => $field->title(),
-            'datatype' => $field->column->atHeight ? 'string' : 'decimal',
+            'datatype' => $field->column->atHeight || $this->hasKept($field) ? 'string' : 'decimal',
             'dc:description' => $field->label.($field->column->atHeight ? ': load at the height that it was read at' : ''),
             'dc:format' => $field->column->unit, 'required' => false,
+            'null' => ['', ...array_column(NotMeasurable::cases(), 'value')],
         ], CsvField::of($this->layout));
 
         return [
@@ -55,18 +57,28 @@ final readonly class SheetCsvWriter
         ];
     }
 
+    /** Whether a figure of it was kept against all likelihood: its reason stands behind it. */
+    private function hasKept(CsvField $field): bool
+    {
+        $column = $this->bench->sheets->columns[$field->column->code];
+
+        return array_filter($this->layout->rows, fn (SheetRowView $row): bool => $this->bench->reading(
+            $row->place, $column, $field->index($row),
+        )?->kept !== null) !== [];
+    }
+
     private function cell(CsvField $field, SheetRowView $row): string
     {
-        $reading = $this->bench->reading($row->place, $this->bench->sheets->columns[$field->column->code], $field->index($row));
-
+        $column = $this->bench->sheets->columns[$field->column->code];
+        $reading = $this->bench->reading($row->place, $column, $field->index($row));
         if ($reading === null) {
-            return '';
+            return $this->bench->notMeasurable($row->place, $column, $field->index($row))->value ?? '';
         }
         $at = $reading->at === null ? '' : sprintf(
             ' at %s %s', number_format($reading->at->number, $reading->at->decimals, '.', ''), $reading->at->unit->value,
         );
 
-        return self::figure($reading, $field).$at;
+        return self::figure($reading, $field).($reading->kept === null ? '' : ' ! '.$reading->kept).$at;
     }
 
     /** The figure as it was typed, in the unit of the column: a conversion shows one digit more. */

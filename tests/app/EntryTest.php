@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\App;
 
+use MuteTapper\Core\Document\Node;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class EntryTest extends AppTestCase
@@ -15,6 +16,29 @@ final class EntryTest extends AppTestCase
         self::assertIsArray($stored['entry']);
         self::assertSame(['45.72 mm', '1.800'], [$stored['entry']['text'], $stored['entry']['shown']]);
         self::assertSame('height_micrometer', $stored['entry']['gaugeCode']);
+    }
+
+    public function testAWordStandsWhereNothingCouldBeRead(): void
+    {
+        $case = $this->newCase();
+        $stored = Node::root($this->send('POST', "/api/cases/$case/entries", self::height('unr'), 201))->get('entry');
+        self::assertSame('unreachable', $stored->get('shown')->text());
+        self::assertSame('unreachable', $stored->get('content')->get('notMeasurable')->text());
+        $margin = Node::root($this->send('GET', "/api/cases/$case/margins?quantity=retainer_to_seal"))->get('margins')->items()[0];
+        self::assertSame('not_measured', $margin->get('verdict')->text());
+        self::assertStringContainsString('The installed height cannot be measured: unreachable.', $margin->get('sentence')->text());
+    }
+
+    public function testAnImplausibleFigureIsKeptWithItsReason(): void
+    {
+        $case = $this->newCase();
+        $refused = $this->send('POST', "/api/cases/$case/entries", self::height('4.2'), 422);
+        self::assertIsString($refused['reason']);
+        self::assertStringContainsString('“4.2 ! …”', $refused['reason']);
+        $stored = Node::root($this->send('POST', "/api/cases/$case/entries", self::height('4.2 ! a marine head'), 201))->get('entry');
+        self::assertSame(
+            ['4.200', 'a marine head'], [$stored->get('shown')->text(), $stored->get('content')->get('kept')->text()],
+        );
     }
 
     public function testAResentEntryIsStoredOnce(): void

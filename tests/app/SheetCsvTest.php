@@ -34,6 +34,28 @@ final class SheetCsvTest extends AppTestCase
         ], $cells);
     }
 
+    public function testWhatIsNoFigureAndWhatWasKeptComeThrough(): void
+    {
+        $case = '/api/cases/'.$this->newCase();
+        foreach (['A1-E1' => 'worn', 'A1-I1' => '4.2 ! a marine head', 'A2-E1' => '1.9'] as $place => $text) {
+            $this->send('POST', $case.'/entries', self::height($text, $place), 201);
+        }
+        $this->send('POST', $case.'/entries', self::entry('reading', ['A1-E1', 'spring', 'load_seat', 'outer'], [
+            'text' => '900 lb ! pressed at the wrong place', 'atText' => '1.900',
+        ]), 201);
+        $heights = Node::root($this->read($case, 'heights', $this->csv($case, 'heights')));
+        self::assertSame([], $heights->get('refusals')->raw());
+        self::assertSame(['worn', '4.2 in ! a marine head', '1.9 in'], array_map(
+            static fn (array $cell): string => $cell[1], self::cells($heights, 'installed_height'),
+        ));
+        $columns = Node::root($this->send('GET', $case.'/sheets/heights/readings.csv-metadata.json'))->get('tableSchema')->get('columns');
+        self::assertSame('string', $columns->items()[1]->get('datatype')->text());
+        self::assertSame(['', 'worn', 'missing', 'unreachable'], $columns->items()[1]->get('null')->raw());
+        $loads = Node::root($this->read($case, 'springs', $this->csv($case, 'springs')));
+        self::assertSame([], $loads->get('refusals')->raw());
+        self::assertSame('900 lbf ! pressed at the wrong place', self::cells($loads, 'load_seat')[0][1]);
+    }
+
     /** Every column is described, with its unit, under the title that stands over it. */
     public function testTheDescription(): void
     {

@@ -689,6 +689,9 @@ export const words = {
     goesInto: 'goes into',
     takeGauge: 'From the gauge',
     received: 'came over the cable',
+    kept: (why: string): string => `kept: ${why}`,
+    noFigure: 'No figure here:',
+    noFigureWords: { worn: 'worn', missing: 'missing', unreachable: 'unreachable' },
     halfTyped: 'half typed, not entered',
     otherSchools: 'Other schools',
     otherSchoolsHint:
@@ -707,7 +710,7 @@ export const words = {
     calibrationOver: 'calibration overdue',
     fromGauge: (simulated: boolean): string => (simulated ? 'from the simulated gauge' : 'from the gauge'),
     take: (offer: string): string => `Take ${offer}`,
-    foot: 'Enter saves and goes on. Esc puts back what stood there. An empty cell takes the reading back.',
+    foot: 'Enter saves and goes on. Esc puts back what stood there. An empty cell takes the reading back; worn, missing or unreachable say why there is none.',
   },
   trace: {
     title: 'How this came about',

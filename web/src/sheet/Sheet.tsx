@@ -245,7 +245,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
   );
   return (
     <>
-      <p className="gauge-row">
+      <div className="gauge-row">
         {words.bench.gaugeShort}
         <Choice
           value={column ? gaugeOf(column) : ''}
@@ -285,7 +285,7 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
             nameOf(here)
           )}
         </span>
-      </p>
+      </div>
       <div className="table-wrap" onKeyDown={onKey} onPaste={paste}>
         <table
           className={lines.length > 1 ? 'bench-table lined' : 'bench-table'}
@@ -346,6 +346,14 @@ export function Sheet({ layout, face = '', date = '', across, at, onRow, leavesO
         ) : (
           <p className="note">{pasted === null ? foot : `${pasted}. ${words.bench.pastedHint}`}</p>
         )}
+        <Choice
+          value={null}
+          label={words.bench.noFigure}
+          placeholder={words.bench.noFigure}
+          width={160}
+          onChange={(why) => hands.commit(here, why, 1)}
+          options={Object.entries(words.bench.noFigureWords).map(([value, label]) => ({ value, label }))}
+        />
         <button type="button" className="act-button" onClick={hands.gauge}>
           {words.bench.takeGauge} <Keycap>F8</Keycap>
         </button>

@@ -63,6 +63,15 @@ test('what another hand entered is replaced by typing, what is half typed is not
   expect(screen.getByLabelText('1E lash')).toHaveValue('5');
 });
 
+test('a figure that was kept has its reason, a word in place of one is no figure', () => {
+  const { change } = draw({ ...filled('4.200'), entry: { ...entry('4.200'), content: { kept: 'a marine head' } } }, false);
+  expect(screen.getByLabelText('kept: a marine head')).toBeVisible();
+  change({ ...filled('worn'), entry: { ...entry('worn'), content: { notMeasurable: 'worn' } } });
+  expect(screen.getByText('worn')).toHaveClass('no-figure');
+  change(filled('0.016'));
+  expect(screen.queryByLabelText(/^kept/)).toBeNull();
+});
+
 test('Enter records what was typed and goes on; Shift and Enter goes back', async () => {
   const { commit, user } = draw(EMPTY);
   await user.keyboard('0.016{Enter}');

@@ -29,6 +29,8 @@ export const SheetCell = memo(function SheetCell(props: Props) {
   const otherHeight = headAt !== null && state.entry?.atShown != null && state.entry.atText !== headAt ? ` @${state.entry.atShown}` : '';
   if (active) return <LiveCell {...props} />;
   const shown = draft ?? text;
+  const kept = refused === null ? state.entry?.content.kept : undefined;
+  const noFigure = refused === null && state.entry?.content.notMeasurable !== undefined;
   return (
     <td
       className={['figure', refused === null ? '' : 'refused', draft === null ? '' : 'half-typed'].join(' ').trim()}
@@ -36,7 +38,12 @@ export const SheetCell = memo(function SheetCell(props: Props) {
       aria-label={`${name}: ${shown === '' ? 'empty' : shown}${draft === null ? '' : `, ${words.bench.halfTyped}`}`}
       title={draft === null ? undefined : words.bench.halfTyped}
     >
-      {shown === '' ? <span className="quiet">–</span> : shown}
+      {shown === '' ? <span className="quiet">–</span> : noFigure && draft === null ? <span className="no-figure">{shown}</span> : shown}
+      {kept !== undefined && draft === null && (
+        <b className="kept" title={words.bench.kept(kept)} aria-label={words.bench.kept(kept)}>
+          !
+        </b>
+      )}
       {state.entry?.content.received === true && <i className="cable" title={words.bench.received} />}
       <small>{otherHeight}</small>
     </td>
