@@ -408,6 +408,7 @@ final readonly class Scenario
                 }
             }
         }
+        array_push($more, ...self::springsInTheDrawer());
         $events = [
             ['built', 'build', '-700', 0, 'Built for the season before last.'], ['season', 'run', '-420', 22, 'A whole season, nothing.'],
             ['winter', 'service', '-240', 31, 'New springs, retainers and locators; heads not touched otherwise.'],
@@ -532,6 +533,28 @@ final readonly class Scenario
             'spring_mass' => number_format(99.0 + 0.8 * self::scatter($i, 89), 1, '.', ''),
             'pushrod_mass' => number_format($isExhaust ? 62.0 : 59.0, 1, '.', ''), 'rocker_mass' => '15.0',
         ];
+    }
+
+    /** @return list<More> four springs that were found with the engine: two of the set, one tired, one that only looks like them */
+    private static function springsInTheDrawer(): array
+    {
+        $more = [];
+        foreach ([
+            'drawer-1' => ['2.332', 169.0, 410.5, '1.212'], 'drawer-2' => ['2.329', 166.5, 408.0, '1.215'],
+            'drawer-3' => ['2.298', 148.0, 390.0, '1.211'], 'drawer-4' => ['2.250', 189.0, 452.0, '1.168'],
+        ] as $tag => [$free, $seat, $open, $bind]) {
+            foreach ([
+                'free_height' => [$free, null], 'load_seat' => [self::pound($seat), '1.900'], 'load_open' => [self::pound($open), '1.300'],
+                'bind_height' => [$bind, null],
+            ] as $column => [$text, $height]) {
+                $more[] = self::record(
+                    EntryKind::Reading, 'loose-'.$tag, 'spring', $column, 'outer',
+                    ['text' => $text] + ($height === null ? [] : ['atText' => $height]),
+                );
+            }
+        }
+
+        return $more;
     }
 
     /** @return list<More> volumes by burette, and what the build says of pistons and gasket */

@@ -24,6 +24,7 @@ final readonly class Sheet
      * @param list<string> $also columns of other sheets that are typed here too
      * @param bool $isLoose its rows are parts off the engine, as many as there are
      * @param list<string> $shows values of other sheets that stand beside the readings here too
+     * @param (\Closure(Bench): list<Curve>)|null $curves lines that are drawn over each other
      * @param array<string, int> $wants readings that a place needs before this sheet is done there, by column
      * @param bool $isCountedAlways in the progress of its step; else once it is begun
      * @param list<string> $questions asked of each row
@@ -53,6 +54,7 @@ final readonly class Sheet
         public bool $goesAcross = true,
         public bool $isLoose = false,
         public array $shows = [],
+        public ?\Closure $curves = null,
     ) {
     }
 

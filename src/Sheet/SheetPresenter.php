@@ -18,6 +18,7 @@ use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Sheet\Axis;
 use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Sheet\Column;
+use MuteTapper\Core\Sheet\Curve;
 use MuteTapper\Core\Sheet\Index;
 use MuteTapper\Core\Sheet\Judged;
 use MuteTapper\Core\Sheet\Sheet;
@@ -77,6 +78,10 @@ final readonly class SheetPresenter
             $sheet->code, $sheet->title,
             array_map(fn (Margin $margin): MarginView => MarginView::of($margin, $this->bench), $this->bench->marginsOn($sheet)),
             $this->values($sheet), $this->bench->remarks($sheet),
+            array_map(
+                fn (Curve $curve): CurveView => CurveView::of($curve, $this->bench->case->settings->units),
+                $sheet->curves === null ? [] : ($sheet->curves)($this->bench),
+            ),
         );
     }
 

@@ -14,6 +14,7 @@ final readonly class SheetView
      * @param list<MarginView> $margins
      * @param list<ValueView> $values
      * @param list<string> $remarks
+     * @param list<CurveView> $curves
      */
     public function __construct(
         public string $code,
@@ -21,6 +22,7 @@ final readonly class SheetView
         public array $margins,
         public array $values,
         public array $remarks,
+        public array $curves,
         #[OA\Property(description: 'names what all of this follows from')]
         public string $content = '',
     ) {
@@ -28,6 +30,6 @@ final readonly class SheetView
 
     public function of(string $content): self
     {
-        return new self($this->code, $this->title, $this->margins, $this->values, $this->remarks, $content);
+        return new self($this->code, $this->title, $this->margins, $this->values, $this->remarks, $this->curves, $content);
     }
 }

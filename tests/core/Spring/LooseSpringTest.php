@@ -9,6 +9,7 @@ use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Engine\Coil;
 use MuteTapper\Core\Quantity\Unit;
+use MuteTapper\Core\Sheet\Curve;
 use MuteTapper\Core\Spring\LooseSpringSheet;
 use MuteTapper\Tests\Core\Example;
 use PHPUnit\Framework\TestCase;
@@ -35,6 +36,20 @@ final class LooseSpringTest extends TestCase
             self::assertInstanceOf(Given::class, $found);
             self::assertEqualsWithDelta($rate, $found->value->quantity()->in(Unit::PoundForcePerInch), 0.01);
         }
+    }
+
+    /** Two loads make a line; from the lower height it goes on by the rate to where the spring is solid. */
+    public function testTheirLinesAreDrawnOverEachOther(): void
+    {
+        $bench = self::compared()->measures('loose-a', 'bind_height', '1.289')->bench();
+        $curves = (LooseSpringSheet::declare()->curves ?? static fn (): array => [])($bench);
+        $names = array_map(static fn (Curve $curve): array => [$curve->name, $curve->key], $curves);
+        self::assertSame([['a', 'outer'], ['b', 'outer'], ['c-10', 'outer']], $names);
+        [$height, $load] = $curves[0]->beyond ?? self::fail('It does not go on.');
+        self::assertEqualsWithDelta(1.289, $height->in(Unit::Inch), 1e-9);
+        self::assertEqualsWithDelta(281 + (281 - 120) / 0.511 * 0.1, $load->in(Unit::PoundForce), 1e-6);
+        self::assertNull($curves[1]->beyond, 'Nobody pressed it solid.');
+        self::assertEqualsWithDelta(140, $curves[1]->points[0][1]->in(Unit::PoundForce), 1e-9);
     }
 
     /** In no kind, bank, set or margin of the engine. */
