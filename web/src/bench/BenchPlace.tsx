@@ -1,14 +1,17 @@
 import { useState } from 'react';
+import { Overlay } from '../draw/Overlay';
 import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
 import { useChosen } from '../frame/Chosen';
 import { useSection } from '../frame/useSection';
+import type { Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { words } from '../shared/messages';
 import { useCatalogue, useSheet, useSheets } from '../shared/queries';
 import { Remarks } from '../sheet/Remarks';
 import type { SheetLayout } from '../sheet/cells';
 import { Sheet } from '../sheet/Sheet';
+import { ordersOf, useInOrder, type RowOrder } from './rowOrder';
 import { AddLoose, useLooseRows } from './LooseRows';
 import { Schools } from './Schools';
 import { useSettings } from './useSettings';
@@ -35,8 +38,11 @@ export default function BenchPlace() {
     );
   const [open, pick] = useSection(pages.length === 0 ? [''] : pages.map((one) => one.key));
   const page = pages.find((one) => one.key === open);
+  const [order, setOrder] = useState<RowOrder>('station');
+  const orders = page === undefined ? [] : ordersOf(view, page.layout);
+  const inOrder = useInOrder(view, page?.layout, orders.includes(order) ? order : 'station');
   const told = useSheet(view.id, page?.layout.code);
-  if (page === undefined) return <div className="room" />;
+  if (page === undefined || inOrder === undefined) return <div className="room" />;
   const school = catalogue.data?.schools.find((one) => one.code === view.settings.school);
   const direction = directions[page.key] ?? (page.layout.goesAcross ? 'across' : 'down');
   return (
@@ -59,6 +65,15 @@ export default function BenchPlace() {
             width={250}
             options={(['down', 'across'] as const).map((value) => ({ value, label: words.bench.enterGoes[value] }))}
           />
+          {orders.length > 1 && (
+            <Choice<RowOrder>
+              value={order}
+              label={words.bench.rows}
+              onChange={setOrder}
+              width={160}
+              options={orders.map((value) => ({ value, label: words.bench.rowsBy[value] }))}
+            />
+          )}
           <Choice
             value={view.settings.school}
             label={words.bench.school}
@@ -81,18 +96,34 @@ export default function BenchPlace() {
         </div>
         <Remarks list={told.data?.code === page.layout.code ? told.data.remarks : []} />
         {page.layout.isLoose ? (
-          <LooseSheet key={page.key} layout={page.layout} face={page.face} across={direction === 'across'} />
+          <LooseSheet
+            key={page.key}
+            caseId={view.id}
+            layout={page.layout}
+            face={page.face}
+            across={direction === 'across'}
+            curves={told.data?.code === page.layout.code ? told.data.curves : []}
+          />
         ) : (
-          <Sheet key={page.key} layout={page.layout} face={page.face} across={direction === 'across'} at={chosen} onRow={choose} />
+          <Sheet key={page.key} layout={inOrder} face={page.face} across={direction === 'across'} at={chosen} onRow={choose} />
         )}
       </div>
     </div>
   );
 }
 
+interface LooseProps {
+  caseId: string;
+  layout: SheetLayout;
+  face: string;
+  across: boolean;
+  curves: readonly Schemas['CurveView'][];
+}
+
 /** Parts off the engine: rows are added by their tags, and the plan is not walked with them. */
-function LooseSheet({ layout, face, across }: { layout: SheetLayout; face: string; across: boolean }) {
-  const loose = useLooseRows(layout);
+function LooseSheet({ caseId, layout, face, across, curves }: LooseProps) {
+  const loose = useLooseRows(caseId, layout);
+  const drawn = curves.filter((curve) => curve.face === face);
   const [at, setAt] = useState('');
   return (
     <>
@@ -101,6 +132,9 @@ function LooseSheet({ layout, face, across }: { layout: SheetLayout; face: strin
         <p className="note pad">{words.bench.noLoose}</p>
       ) : (
         <Sheet layout={loose.layout} face={face} across={across} at={at} onRow={setAt} />
+      )}
+      {drawn.length > 1 && (
+        <Overlay curves={drawn} label={words.bench.overlaid(drawn.length)} along={words.bench.height} up={words.bench.load} />
       )}
     </>
   );

@@ -5,17 +5,30 @@ import type { SheetLayout, SheetRow } from '../sheet/cells';
 
 const TAG = /^[a-z0-9][a-z0-9-]{0,39}$/;
 
+const KEY = 'mute-tapper.loose.';
+
+/** Tags that were added to a case at this bench and wait for their first reading. */
+function waiting(caseId: string): string[] {
+  const kept: unknown = JSON.parse(localStorage.getItem(KEY + caseId) ?? '[]');
+  return Array.isArray(kept) ? kept.filter((tag) => typeof tag === 'string') : [];
+}
+
+const rowOf = (tag: string): SheetRow => {
+  const place = `loose-${tag}`;
+  return { key: place, place, part: '', label: tag, name: `loose ${tag}`, isStation: false };
+};
+
 /** Rows of a sheet of parts off the engine: those on record, and those that were added and wait for their first reading. */
-export function useLooseRows(layout: SheetLayout): { layout: SheetLayout; add: (tag: string) => SheetRow } {
-  const [added, setAdded] = useState<readonly SheetRow[]>([]);
-  const rows = [...layout.rows, ...added.filter((one) => !layout.rows.some((other) => other.key === one.key))];
+export function useLooseRows(caseId: string, layout: SheetLayout): { layout: SheetLayout; add: (tag: string) => SheetRow } {
+  const [added, setAdded] = useState(() => waiting(caseId));
+  const rows = [...layout.rows, ...added.map(rowOf).filter((one) => !layout.rows.some((other) => other.key === one.key))];
   return {
     layout: layout.isLoose ? { ...layout, rows } : layout,
     add: (tag) => {
-      const place = `loose-${tag}`;
-      const row = { key: place, place, part: '', label: tag, name: `loose ${tag}`, isStation: false };
-      setAdded((old) => [...old, row]);
-      return row;
+      const now = [...new Set([...added, tag])];
+      setAdded(now);
+      localStorage.setItem(KEY + caseId, JSON.stringify(now));
+      return rowOf(tag);
     },
   };
 }

@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { cleanup, screen } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api, type CaseView } from '../shared/api';
 import { catalogue, openCase, told, twin } from '../testing/case';
@@ -72,4 +72,48 @@ test('arrows walk the plan and stay on it; Enter goes on with the station in the
   expect(document.activeElement).toHaveAccessibleName(/^2I,/);
   await user.keyboard('{Enter}2.05{Enter}');
   await expect.poll(() => told(sent).map(([slot]) => slot)).toEqual([expect.stringMatching(/^A2-I1\//)]);
+});
+
+const rowsShown = (): (string | null)[] => screen.getAllByRole('rowheader').map((head) => head.textContent);
+
+test('rows are walked as the engine fires or as lash is set, where that is known', async () => {
+  const stops = ['A2', 'A1'].map((cylinder, i) => ({ cylinder, number: 2 - i, stations: [`${cylinder}-I1`, `${cylinder}-E1`], words: '' }));
+  const orders = {
+    ...get,
+    '/api/cases/{id}/lash-order': { order: stops, fromFiringOrder: true, wantThird: [], dates: [], nextPull: null },
+  };
+  const view = twin();
+  const { user } = openCase(<BenchPlace />, {
+    at: 'bench',
+    view: { ...view, engine: { ...view.engine, firingOrder: [2, 1] } },
+    get: orders,
+  });
+  const walk = async (name: string): Promise<void> => {
+    await user.click(await screen.findByRole('combobox', { name: 'Order of the rows' }));
+    await user.click(await screen.findByTitle(name));
+  };
+  await screen.findByRole('table', { name: 'Springs' });
+  expect(rowsShown()).toEqual(['1E', '1I', '2E', '2I']);
+  await walk('Rows as it fires');
+  expect(rowsShown()).toEqual(['2E', '2I', '1E', '1I']);
+  await walk('Rows by lash order');
+  await expect.poll(rowsShown).toEqual(['2I', '2E', '1I', '1E']);
+});
+
+test('a firing order that is not known is not offered', async () => {
+  const { user } = openCase(<BenchPlace />, { at: 'bench', get });
+  await user.click(await screen.findByRole('combobox', { name: 'Order of the rows' }));
+  expect(await screen.findByTitle('Rows by lash order')).toBeInTheDocument();
+  expect(screen.queryByTitle('Rows as it fires')).toBeNull();
+});
+
+test('a spring off the engine that waits for its first reading is still there when the page comes again', async () => {
+  const loose = sheetLayout('loose_springs', [], { title: 'Springs off the engine', columns: [column('free_height')], isLoose: true });
+  const shown = { view: twin(), at: 'bench/loose_springs.', get: { ...get, '/api/cases/{id}/sheets': [loose] } };
+  const { user } = openCase(<BenchPlace />, shown);
+  await user.type(await screen.findByLabelText('Its tag'), 'Drawer 1{Enter}');
+  expect(await screen.findByText('drawer-1')).toBeVisible();
+  cleanup();
+  openCase(<BenchPlace />, shown);
+  expect(await screen.findByText('drawer-1')).toBeVisible();
 });

@@ -76,8 +76,11 @@ export type MoreOrLessRow = Schemas['MoreOrLessRowView'];
 export const useMoreOrLess = (id: string): UseQueryResult<Schemas['MoreOrLessView']> =>
   useQuery(ofCase(id, ['more-or-less'], () => answer(api.GET('/api/cases/{id}/more-or-less', { params: { path: { id } } }))));
 
-export const useLashOrder = (id: string): UseQueryResult<Schemas['LashOrderView']> =>
-  useQuery(ofCase(id, ['lash-order'], () => answer(api.GET('/api/cases/{id}/lash-order', { params: { path: { id } } }))));
+export const useLashOrder = (id: string, isWanted = true): UseQueryResult<Schemas['LashOrderView']> =>
+  useQuery({
+    ...ofCase(id, ['lash-order'], () => answer(api.GET('/api/cases/{id}/lash-order', { params: { path: { id } } }))),
+    enabled: isWanted,
+  });
 
 export const useTimeline = (id: string): UseQueryResult<Schemas['TimelineView']> =>
   useQuery(ofCase(id, ['timeline'], () => answer(api.GET('/api/cases/{id}/timeline', { params: { path: { id } } }))));
