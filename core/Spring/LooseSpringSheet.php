@@ -31,7 +31,7 @@ final class LooseSpringSheet
             columns: [],
             remarks: [self::compared(...)],
             faces: Axis::Coil,
-            faceKeys: [Coil::Outer->value, Coil::Inner->value],
+            faceKeys: Coil::PAGES,
             also: ['free_height', 'load_seat', 'load_open', 'bind_height', 'outside_diameter', 'inside_diameter'],
             isLoose: true,
             shows: ['rate'],
@@ -45,13 +45,13 @@ final class LooseSpringSheet
         $sets = [];
         foreach ($bench->loosePlaces() as $place) {
             foreach (self::LOADS as $code) {
-                foreach ([Coil::Outer->value, Coil::Inner->value] as $coil) {
-                    $reading = $bench->reading($place, $bench->sheets->columns[$code], $coil);
+                foreach (Coil::SINGLE as $coil) {
+                    $reading = $bench->reading($place, $bench->sheets->columns[$code], $coil->value);
                     $height = $reading?->height();
                     if ($reading !== null && $height !== null) {
-                        $set = $coil.' '.$height->base;
+                        $set = $coil->value.' '.$height->base;
                         $sets[$set]['words'] = sprintf(
-                            '%s at %s', $coil === Coil::Inner->value ? 'Inner springs' : 'Springs',
+                            '%s at %s', ucfirst($coil->words()),
                             $bench->case->settings->units->show($height->quantity()),
                         );
                         $sets[$set]['loads'][(string) Place::asLoose($place)] = $reading->uncertain();
@@ -71,7 +71,7 @@ final class LooseSpringSheet
     {
         $curves = [];
         foreach ($bench->loosePlaces() as $place) {
-            foreach ([Coil::Outer->value, Coil::Inner->value] as $coil) {
+            foreach (Coil::PAGES as $coil) {
                 $points = [];
                 foreach (self::LOADS as $code) {
                     $reading = $bench->reading($place, $bench->sheets->columns[$code], $coil);

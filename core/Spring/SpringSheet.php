@@ -67,7 +67,7 @@ final class SpringSheet
             ],
             remarks: [self::middles(...)],
             faces: Axis::Coil,
-            faceKeys: [Coil::Outer->value, Coil::Inner->value],
+            faceKeys: Coil::PAGES,
             wants: ['installed_height' => 1, 'bind_height' => 1, 'load_seat' => 1],
             isCountedAlways: true,
         );
@@ -75,12 +75,6 @@ final class SpringSheet
 
     private static function rate(): Column
     {
-        $sum = LinearForm::of(
-            'rates-together', 'Rate of two springs together', Dimension::Stiffness, 'rate of the outer + rate of the inner',
-            Source::published('parallel springs, any text; from memory'),
-        )
-            ->plus('outer', 'rate of the outer spring')->plus('inner', 'rate of the inner spring');
-
         return Column::of(
             'rate', Part::Spring, 5, 3000, Unit::PoundForcePerInch,
         )->at(Axis::Coil)->neverRead()->statable()->ofPairToo()->computedUnder('rate')->usually(400, Unit::PoundForcePerInch)->orElse(
@@ -88,12 +82,7 @@ final class SpringSheet
                 'load_seat' => From::value('load_seat'), 'height_seat' => From::height('load_seat'),
                 'load_open' => From::value('load_open'), 'height_open' => From::height('load_open'),
             ]),
-            ...[
-                Way::derived(
-                    $sum,
-                    ['outer' => From::value('rate', Coil::Outer->value), 'inner' => From::value('rate', Coil::Inner->value)],
-                )->at(Coil::Pair->value),
-            ],
+            ...self::together('rate', Dimension::Stiffness),
         );
     }
 
@@ -106,11 +95,6 @@ final class SpringSheet
         )
             ->plus('installed_height', 'installed height of the outer spring')
             ->minus('inner_step', 'step of the retainer down to the inner spring');
-        $together = LinearForm::of(
-            'loads-together', 'Load of two springs together', Dimension::Force, 'load of the outer + load of the inner',
-            Source::published('parallel springs, any text; from memory'),
-        )
-            ->plus('outer', 'load of the outer spring at its height')->plus('inner', 'load of the inner spring at its height');
         $travel = LinearForm::of(
             'travel-to-bind', 'Travel to bind', Dimension::Length, 'installed height − net lift − bind height', Source::practice(),
         )
@@ -142,6 +126,7 @@ final class SpringSheet
                     $inner,
                     ['installed_height' => From::value('installed_height'), 'inner_step' => From::value('inner_step')],
                 )->at(Coil::Inner->value),
+                Way::same(From::value('installed_height'))->at(Coil::Damper->value),
                 Way::same(From::value('installed_height'))->at(Coil::Pair->value),
             ),
             Value::named(
@@ -151,12 +136,7 @@ final class SpringSheet
                     'load' => From::value('load_seat'), 'height' => From::height('load_seat'), 'rate' => From::value('rate'),
                     'wanted_height' => From::value('spring_height'),
                 ]),
-                ...[
-                    Way::derived(
-                        $together,
-                        ['outer' => From::value('seat_load', Coil::Outer->value), 'inner' => From::value('seat_load', Coil::Inner->value)],
-                    )->at(Coil::Pair->value),
-                ],
+                ...self::together('seat_load', Dimension::Force),
             ),
             ...array_map(self::atClaimedHeight(...), ['load_seat', 'load_open']),
             Value::named('load_from_claim', 'seat load against specification', Dimension::Percent, Site::Station, Axis::Coil)->ofPairToo()
@@ -187,12 +167,7 @@ final class SpringSheet
                     'load' => From::value('load_open'), 'height' => From::height('load_open'), 'rate' => From::value('rate'),
                     'wanted_height' => From::value('height_at_lift'),
                 ]),
-                ...[
-                    Way::derived($together, [
-                        'outer' => From::value('load_at_lift', Coil::Outer->value),
-                        'inner' => From::value('load_at_lift', Coil::Inner->value),
-                    ])->at(Coil::Pair->value),
-                ],
+                ...self::together('load_at_lift', Dimension::Force),
             ),
             self::ofAllSprings('valve_seat_load', 'seat load on the valve', 'seat_load'),
             self::ofAllSprings('valve_open_load', 'spring load on the valve at full lift', 'load_at_lift'),
@@ -240,13 +215,46 @@ final class SpringSheet
         ];
     }
 
+    /**
+     * Outer and inner spring together, with the damper between them where it was tested, too.
+     *
+     * @return list<Way>
+     */
+    private static function together(string $value, Dimension $dimension): array
+    {
+        return [
+            self::sum($value, $dimension, Coil::Outer, Coil::Inner, Coil::Damper)->at(Coil::Pair->value),
+            self::sum($value, $dimension, Coil::Outer, Coil::Inner)->at(Coil::Pair->value),
+        ];
+    }
+
     /** What the springs of a valve carry together: the pair where there are two, and never one of two alone. */
     private static function ofAllSprings(string $name, string $title, string $load): Value
     {
         return Value::named($name, $title, Dimension::Force)->by(
+            self::sum($load, Dimension::Force, Coil::Outer, Coil::Damper)->whereSingle(),
             Way::same(From::value($load, Coil::Outer->value))->whereSingle(),
             Way::same(From::value($load, Coil::Pair->value))->whereDual(),
         );
+    }
+
+    /** Springs side by side: their loads add, and so do their rates. */
+    private static function sum(string $value, Dimension $dimension, Coil ...$coils): Way
+    {
+        $what = $dimension === Dimension::Force ? 'load' : 'rate';
+        $names = array_map(static fn (Coil $coil): string => $coil->value, $coils);
+        $sum = LinearForm::of(
+            sprintf('%ss-of-%s', $what, implode('-and-', $names)), sprintf('%s of %s together', ucfirst($what), implode(' and ', $names)),
+            $dimension, implode(' + ', array_map(static fn (string $name): string => $what.' of the '.$name, $names)),
+            Source::published('parallel springs, any text; from memory'),
+        );
+        $inputs = [];
+        foreach ($names as $name) {
+            $sum = $sum->plus($name, $what.' of the '.$name);
+            $inputs[$name] = From::value($value, $name);
+        }
+
+        return Way::derived($sum, $inputs);
     }
 
     /** A load brought to the height of its claim, by way of the spring's own rate: loads are compared at equal heights only. */
@@ -273,7 +281,7 @@ final class SpringSheet
      */
     private static function ofEachCoil(Calculation $calculation, array $inputs): array
     {
-        return array_map(static fn (Coil $coil): Way => Way::derived($calculation, $inputs)->at($coil->value), [Coil::Outer, Coil::Inner]);
+        return array_map(static fn (Coil $coil): Way => Way::derived($calculation, $inputs)->at($coil->value), Coil::SINGLE);
     }
 
     /** @return list<string> the middle value of each set, and where a set falls into two */
@@ -283,12 +291,12 @@ final class SpringSheet
         $units = $bench->case->settings->units;
         $said = [];
         foreach ($bench->case->engine->stations as $station) {
-            foreach ([Coil::Outer, Coil::Inner] as $coil) {
+            foreach (Coil::SINGLE as $coil) {
                 $height = $bench->reading($station->code(), $column, $coil->value)?->height();
                 $middle = $height === null ? null : $bench->value($station->code(), 'load_middle', $coil->value);
                 if ($height !== null && $middle instanceof Given && $middle->trace !== null) {
                     $set = sprintf(
-                        '%ss%s at %s', $station->kind->word(), $coil === Coil::Inner ? ', inner springs,' : '',
+                        '%ss%s at %s', $station->kind->word(), $coil === Coil::Outer ? '' : sprintf(', %s,', $coil->words()),
                         $units->show($height->quantity()),
                     );
                     $said[$set] ??= sprintf(

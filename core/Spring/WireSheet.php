@@ -54,7 +54,7 @@ final class WireSheet
                 Judged::of('squareness_gap', 'out of square')->limitedBy('squareness_allowance'),
             ],
             faces: Axis::Coil,
-            faceKeys: [Coil::Outer->value, Coil::Inner->value],
+            faceKeys: Coil::PAGES,
             wants: ['squareness_gap' => 1, 'wire_diameter' => 1, 'coil_count' => 1],
         );
     }

@@ -67,7 +67,7 @@ final class SheetTest extends AppTestCase
             'pistons', 'chambers',
         ], $codes);
         $springs = $this->layout('springs');
-        self::assertSame(['outer', 'inner'], self::texts($springs->get('faces'), 'code'));
+        self::assertSame(['outer', 'inner', 'damper'], self::texts($springs->get('faces'), 'code'));
         self::assertSame(['{face}'], $springs->get('columns')->items()[0]->get('index')->words());
         self::assertCount(16, $springs->get('rows')->items());
         $cylinders = $this->layout('cylinders');

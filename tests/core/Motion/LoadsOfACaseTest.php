@@ -111,6 +111,20 @@ final class LoadsOfACaseTest extends TestCase
         self::assertEqualsWithDelta(50 * 4.4482216, self::given($both, 'valve_open_load')->value->base - $outer, 0.5);
     }
 
+    /** A damper that was tested carries its share, beside one spring and beside two. */
+    public function testADamperCarriesWithThem(): void
+    {
+        $newtons = static fn (Example $example, string $name): float => self::given($example->bench(), $name)->value->base;
+        $alone = $newtons(self::bucket(), 'valve_open_load');
+        $damped = self::bucket()->measures(self::AT, 'load_seat', '6', '1.440', 'damper')
+            ->measures(self::AT, 'load_open', '11', '1.030', 'damper');
+        self::assertEqualsWithDelta($alone + 11 * 4.4482216, $newtons($damped, 'valve_open_load'), 0.1);
+        self::assertEqualsWithDelta(6 * 4.4482216, $newtons($damped, 'valve_seat_load') - $newtons(self::bucket(), 'valve_seat_load'), 0.1);
+        $three = $damped->measures(self::AT, 'load_seat', '20', '1.440', 'inner')->measures(self::AT, 'load_open', '50', '1.030', 'inner')
+            ->measures(self::AT, 'inner_step', '0.000');
+        self::assertEqualsWithDelta($alone + 61 * 4.4482216, $newtons($three, 'valve_open_load'), 0.5);
+    }
+
     public function testWhatAnEngineHasNotWeighsNothing(): void
     {
         $mass = self::given(self::bucket()->bench(), 'effective_mass');
