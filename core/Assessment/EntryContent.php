@@ -8,6 +8,7 @@ use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Entry\Answer;
 use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\PartTag;
 use MuteTapper\Core\Photograph\Annotation;
 use MuteTapper\Core\RunLog\LogUse;
 use MuteTapper\Core\Schedule\LaboratoryReport;
@@ -40,6 +41,7 @@ final class EntryContent
             EntryKind::Step => StepRecord::fromNode($data)->toArray(),
             EntryKind::Order => StepOrder::fromNode($data)->toArray(),
             EntryKind::Pieces => Pieces::fromNode($data)->toArray(),
+            EntryKind::Tag => PartTag::fromNode($data)->toArray(),
             EntryKind::Custody => Custody::fromNode($data)->toArray(),
             EntryKind::Annotation => Annotation::fromNode($data)->toArray(),
             EntryKind::Task => Task::fromNode($data)->toArray(),

@@ -14,6 +14,7 @@ use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\Finding;
 use MuteTapper\Core\Entry\Look;
 use MuteTapper\Core\Entry\NotMeasurable;
+use MuteTapper\Core\Entry\PartTag;
 use MuteTapper\Core\Entry\Reading;
 use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Photograph\Annotation;
@@ -151,6 +152,7 @@ final readonly class EntryForm
             EntryKind::Step => self::stepSlot($slot->item),
             EntryKind::Order => StepOrder::slot(),
             EntryKind::Pieces => $part === null ? null : new Slot($slot->place, $part->value, Pieces::ITEM, $slot->index),
+            EntryKind::Tag => $part === null ? null : PartTag::slot($slot->place, $part, $slot->index),
             EntryKind::Custody => $part === null ? null : Custody::slot($slot->place, $part),
             EntryKind::Task => Task::slot($index),
             EntryKind::Promise => Promise::slot(),

@@ -17,6 +17,12 @@ final class Place
         return ($bank === null ? '' : $bank.'-').self::KIND.$kind->value;
     }
 
+    /** Where a part is that is off the engine, by its tag. */
+    public static function loose(string $tag): string
+    {
+        return 'loose-'.$tag;
+    }
+
     /** The tag of a part that is off the engine, on the bench by itself. */
     public static function asLoose(string $place): ?string
     {

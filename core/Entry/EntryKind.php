@@ -32,6 +32,8 @@ enum EntryKind: string
     case Order = 'order';
     /** Pieces counted. */
     case Pieces = 'pieces';
+    /** Which part it is that stands there, by its tag. */
+    case Tag = 'tag';
     /** Where a part is. */
     case Custody = 'custody';
     case Task = 'task';

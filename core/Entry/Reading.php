@@ -20,6 +20,7 @@ final class Reading
 
     private function __construct(
         public readonly string $entryId,
+        public readonly string $place,
         public readonly Typed $typed,
         public readonly Gauge $gauge,
         public readonly ?Typed $at,
@@ -34,7 +35,8 @@ final class Reading
         $at = $data->maybe('at');
 
         return new self(
-            $entry->id, self::typed($data->get('value')), self::gauge($data->get('gauge')), $at === null ? null : self::typed($at),
+            $entry->id, $entry->slot->place, self::typed($data->get('value')), self::gauge($data->get('gauge')),
+            $at === null ? null : self::typed($at),
             $data->maybe('kept')?->word(),
         );
     }

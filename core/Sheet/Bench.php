@@ -11,6 +11,7 @@ use MuteTapper\Core\Calculation\Trace;
 use MuteTapper\Core\Calculation\Values;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Engine\Coil;
+use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Entry\EntryKind;
@@ -110,7 +111,21 @@ final class Bench
     {
         $source = $this->change->sourceOf($place, $column->part->value) ?? $place;
 
-        return $this->records->reading($column->code, $source, $index);
+        return $this->records->reading($column->code, $source, $index) ?? $this->readingOffTheEngine($source, $column, $index);
+    }
+
+    /** What was read of the part that stands there while it was off the engine: it serves until it is read in its place. */
+    private function readingOffTheEngine(string $place, Column $column, ?string $index): ?Reading
+    {
+        $tag = $column->part->isTestedLoose() ? $this->records->tagAt($place, $column->part, $index) : null;
+
+        return $tag === null ? null : $this->records->reading($column->code, Place::loose($tag), $index);
+    }
+
+    /** The tag of the part that stands at a place, where that was said. */
+    public function tagAt(string $place, Part $part, ?string $index): ?string
+    {
+        return $this->records->tagAt($place, $part, $index);
     }
 
     /** Why nothing could be read there, where that was said. */
@@ -318,12 +333,20 @@ final class Bench
         if ($reading === null) {
             return null;
         }
-        $origin = $reading->gauge->label.', '.$reading->gauge->stated;
+        $origin = $reading->gauge->label.', '.$reading->gauge->stated.$this->whereRead($reading);
         $isTaken = $value->column !== null && $this->change->sourceOf($place, $value->column->part->value) !== null;
 
         return new Given(
             $reading->uncertain(), $isTaken ? $origin.', of the part taken' : $origin, $isTaken ? Basis::Changed : Basis::Read,
         );
+    }
+
+    /** In words, where it was read off the engine. */
+    private function whereRead(Reading $reading): string
+    {
+        $tag = Place::asLoose($reading->place);
+
+        return $tag === null ? '' : sprintf(', off the engine, of %s', $tag);
     }
 
     /**

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Sheet;
 
 use MuteTapper\Core\CaseFile\CaseFile;
+use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Entry\Claim;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\NotMeasurable;
+use MuteTapper\Core\Entry\PartTag;
 use MuteTapper\Core\Entry\Reading;
 
 /** The readings and claims of a case by what they are of. Each is parsed once, and only when it is asked for. */
@@ -24,6 +26,7 @@ final class Records
      * @param array<string, array<string, array<string, NotMeasurable>>> $none why nothing could be read, likewise
      * @param array<string, array<string, array<string, Entry>>> $claimed by name, place and index
      * @param array<string, array<string, true>> $coils parts of indexes that occur, by place
+     * @param array<string, string> $tags of parts, by the slot in which they are said
      * @param list<string> $dates
      */
     private function __construct(
@@ -31,13 +34,14 @@ final class Records
         private readonly array $none,
         private readonly array $claimed,
         private readonly array $coils,
+        private readonly array $tags,
         private readonly array $dates,
     ) {
     }
 
     public static function of(CaseFile $case): self
     {
-        $read = $none = $claimed = $coils = $dates = [];
+        $read = $none = $claimed = $coils = $tags = $dates = [];
         foreach ($case->log->standing(EntryKind::Reading) as $entry) {
             $index = $entry->slot->index ?? '';
             $coils[$entry->slot->place][$index] = true;
@@ -59,9 +63,12 @@ final class Records
                 }
             }
         }
+        foreach ($case->log->standing(EntryKind::Tag) as $entry) {
+            $tags[$entry->slot->key()] = PartTag::fromNode($entry->node())->tag;
+        }
         ksort($dates);
 
-        return new self($read, $none, $claimed, $coils, array_map(strval(...), array_keys($dates)));
+        return new self($read, $none, $claimed, $coils, $tags, array_map(strval(...), array_keys($dates)));
     }
 
     public function reading(string $item, string $place, ?string $index): ?Reading
@@ -69,6 +76,12 @@ final class Records
         $entry = $this->read[$item][$place][$index ?? ''] ?? null;
 
         return $entry === null ? null : $this->parsed($entry);
+    }
+
+    /** The tag of the part that stands there, where that was said. */
+    public function tagAt(string $place, Part $part, ?string $index): ?string
+    {
+        return $this->tags === [] ? null : $this->tags[PartTag::slot($place, $part, $index)?->key() ?? ''] ?? null;
     }
 
     /** Why nothing could be read there, where that was said. */

@@ -65,7 +65,7 @@ final class SpringSheet
                 Judged::of('seat_load_from_claim', 'load at its height')->asDeparture('reference'),
                 Judged::of('rate_from_claim', 'rate')->asDeparture('reference'),
             ],
-            remarks: [self::middles(...)],
+            remarks: [self::middles(...), self::offTheEngine(...)],
             faces: Axis::Coil,
             faceKeys: Coil::PAGES,
             wants: ['installed_height' => 1, 'bind_height' => 1, 'load_seat' => 1],
@@ -308,5 +308,23 @@ final class SpringSheet
         }
 
         return array_values($said);
+    }
+
+    /** @return list<string> of which springs it is known which ones they are: what was read of them off the engine serves */
+    private static function offTheEngine(Bench $bench): array
+    {
+        $said = [];
+        foreach ($bench->case->engine->stations as $station) {
+            foreach (Coil::PAGES as $coil) {
+                $tag = $bench->tagAt($station->code(), Part::Spring, $coil);
+                if ($tag !== null) {
+                    $said[] = sprintf('%s%s %s', $station->label(), $coil === Coil::Outer->value ? '' : ', '.$coil.':', $tag);
+                }
+            }
+        }
+
+        return $said === [] ? [] : [
+            sprintf('Known by their tags: %s. What was read of one off the engine serves until it is read here.', implode('; ', $said)),
+        ];
     }
 }

@@ -14,6 +14,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(
         'notMeasurable', description: 'why there is no figure', type: 'string', enum: ['worn', 'missing', 'unreachable'],
     ),
+    new OA\Property('tag', description: 'which part stands there', type: 'string'),
     new OA\Property('standing', type: 'string', enum: ['known', 'said', 'unknown']),
     new OA\Property('words', type: 'string'), new OA\Property('severity', type: 'integer'), new OA\Property(
         'state', type: 'string',

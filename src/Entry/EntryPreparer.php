@@ -8,6 +8,7 @@ use MuteTapper\App\Knowledge\KnowledgeFiles;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Record\PicturesOfCases;
+use MuteTapper\App\Record\StoredEntries;
 use MuteTapper\Core\Assessment\AllSheets;
 use MuteTapper\Core\Assessment\EntryContent;
 use MuteTapper\Core\Assessment\EntryForm;
@@ -19,6 +20,7 @@ use MuteTapper\Core\Entry\Claim;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\FillState;
+use MuteTapper\Core\Entry\PartTag;
 use MuteTapper\Core\Entry\SeenState;
 use MuteTapper\Core\Entry\Severity;
 use MuteTapper\Core\Entry\Slot;
@@ -42,8 +44,12 @@ final readonly class EntryPreparer
 
     private EntryForm $form;
 
-    public function __construct(private KnowledgeFiles $knowledge, private Cases $cases, private PicturesOfCases $pictures)
-    {
+    public function __construct(
+        private KnowledgeFiles $knowledge,
+        private Cases $cases,
+        private PicturesOfCases $pictures,
+        private StoredEntries $entries,
+    ) {
         $this->form = new EntryForm(AllSheets::get());
     }
 
@@ -76,6 +82,7 @@ final readonly class EntryPreparer
                 EntryKind::Reading => $this->reading($typed->slot, $data, $engine, $units),
                 EntryKind::Claim => $this->claim($typed->slot, $data, $engine, $units),
                 EntryKind::Finding => self::finding($data),
+                EntryKind::Tag => $this->tag($typed->slot, $data, $case, $engine),
                 EntryKind::Look => ['state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value],
                 EntryKind::Photograph => $this->photograph($data, $case),
                 EntryKind::Withdrawal => [],
@@ -144,6 +151,29 @@ final readonly class EntryPreparer
         return $data->has('atText')
             ? $this->figure($data, 'atText', 'at', Column::testHeightRange(), $units)
             : throw BadDocument::at('/data/atText', $needed);
+    }
+
+    /**
+     * A tag is of one part: that stands at one place of an engine, and is a part of one kind wherever it stood.
+     *
+     * @return array<string, mixed>
+     */
+    private function tag(Slot $slot, Node $data, CaseRecord $case, Engine $engine): array
+    {
+        $tag = PartTag::fromNode($data);
+        foreach ($this->entries->tagged($tag->tag) as ['case' => $of, 'entry' => $other]) {
+            if ($other->slot->part !== $slot->part) {
+                throw BadDocument::at('/data/tag', sprintf('“%s” is the tag of a %s.', $tag->tag, $other->slot->part));
+            }
+            if ($of === $case->id && $other->slot->key() !== $slot->key()) {
+                throw BadDocument::at('/data/tag', sprintf(
+                    '“%s” stands at %s already: take it from there first.', $tag->tag,
+                    $engine->placeLabel($other->slot->place) ?? $other->slot->place,
+                ));
+            }
+        }
+
+        return $tag->toArray();
     }
 
     /** @return array<string, mixed> */

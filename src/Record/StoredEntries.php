@@ -12,6 +12,7 @@ use MuteTapper\Core\Assessment\EntryForm;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Engine;
+use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\Slot;
@@ -75,6 +76,31 @@ final readonly class StoredEntries
         $row = $this->connection->fetchAssociative('SELECT '.self::COLUMNS.' FROM entry e WHERE e.id = ?', [$id]);
 
         return $row === false ? throw Problem::notFound('There is no entry with this id.') : self::entry($row);
+    }
+
+    /**
+     * Where parts of a tag stand, over all cases.
+     *
+     * @return list<array{case: string, entry: Entry}>
+     */
+    public function tagged(string $tag): array
+    {
+        return array_map(
+            static fn (array $row): array => ['case' => is_string($row['case_id']) ? $row['case_id'] : '', 'entry' => self::entry($row)],
+            $this->connection->fetchAllAssociative(
+                'SELECT '.self::COLUMNS.", e.case_id FROM entry e JOIN slot_head h ON h.entry_id = e.id WHERE e.kind = 'tag' ".
+                "AND json_extract(e.data, '$.tag') = ? ORDER BY e.recorded_at", [$tag],
+            ),
+        );
+    }
+
+    /** @return list<string> cases in which anything was recorded of a part off the engine */
+    public function casesWithLoose(string $tag): array
+    {
+        return array_map(
+            static fn (mixed $id): string => is_string($id) ? $id : '',
+            $this->connection->fetchFirstColumn('SELECT DISTINCT case_id FROM entry WHERE place = ?', [Place::loose($tag)]),
+        );
     }
 
     /** Id of the newest entry of a slot. */

@@ -5,13 +5,20 @@ declare(strict_types=1);
 namespace MuteTapper\Tests\Core\Spring;
 
 use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\Assessment\EntryForm;
 use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Engine\Coil;
+use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\PartTag;
+use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Curve;
+use MuteTapper\Core\Sheet\Missing;
 use MuteTapper\Core\Spring\LooseSpringSheet;
 use MuteTapper\Tests\Core\Example;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** Springs off the engine: compared with each other, and with nothing else. */
@@ -98,5 +105,51 @@ final class LooseSpringTest extends TestCase
             ->measures('loose-a', 'load_seat', '120', '1.900')->measures('loose-a', 'load_open', '281', '1.389')
             ->measures('loose-b', 'load_seat', '140', '1.900')->measures('loose-b', 'load_open', '307', '1.389')
             ->measures('loose-c-10', 'load_seat', '119', '1.900')->measures('loose-c-10', 'load_open', '290', '1.300');
+    }
+
+    /** Once it is known which spring stands at a station, what was read of it serves there until it is read in place. */
+    public function testASpringThatStandsAtAStationBringsItsReadings(): void
+    {
+        $example = self::compared()->records(EntryKind::Tag, self::slot('A1-E1', 'outer'), ['tag' => 'b']);
+        $load = static fn (Example $of): Given|Missing => $of->bench()->value('A1-E1', 'load_seat', Coil::Outer->value);
+        $found = $load($example);
+        self::assertInstanceOf(Given::class, $found);
+        self::assertEqualsWithDelta(140, $found->value->quantity()->in(Unit::PoundForce), 1e-9);
+        self::assertStringEndsWith('off the engine, of b', $found->origin);
+        self::assertTrue($found->basis->isMeasured());
+        $other = $example->bench();
+        self::assertInstanceOf(Missing::class, $other->value('A2-E1', 'load_seat', Coil::Outer->value), 'It stands there alone.');
+        self::assertInstanceOf(Missing::class, $other->value('A1-E1', 'load_seat', Coil::Inner->value), 'It is the outer one.');
+        $sheet = $example->bench()->sheets->named('springs');
+        self::assertNotNull($sheet);
+        self::assertStringContainsString('Known by their tags: 1E b.', implode(' ', $example->bench()->remarks($sheet)));
+
+        $own = $load($example->measures('A1-E1', 'load_seat', '131', '1.900'));
+        self::assertInstanceOf(Given::class, $own);
+        self::assertEqualsWithDelta(131, $own->value->quantity()->in(Unit::PoundForce), 1e-9);
+    }
+
+    /** @return iterable<string, array{Slot|null, string, string}> slot, tag and what is wrong */
+    public static function noTags(): iterable
+    {
+        yield 'a spring without its coil' => [PartTag::slot('A1-E1', Part::Spring, null), 'b', 'no tag is kept'];
+        yield 'a valve with a coil' => [PartTag::slot('A1-E1', Part::Valve, 'outer'), 'b', 'no tag is kept'];
+        yield 'on a part that is off the engine' => [PartTag::slot('loose-b', Part::Spring, 'outer'), 'b', 'no tag is kept'];
+        yield 'capital letters' => [self::slot('A1-E1', 'outer'), 'Drawer 1', 'is no tag'];
+    }
+
+    #[DataProvider('noTags')]
+    public function testWhatIsNoTagIsRefused(?Slot $slot, string $tag, string $words): void
+    {
+        $slot ??= new Slot('A1-E1', Part::Valve->value, PartTag::ITEM, 'outer');
+        $engine = Example::pushrodEight();
+        $entry = $engine->records(EntryKind::Tag, $slot, ['tag' => $tag])->case()->log->entries[0];
+        $this->expectExceptionMessage($words);
+        (new EntryForm(AllSheets::get()))->check($entry, $engine->engine());
+    }
+
+    private static function slot(string $place, string $coil): Slot
+    {
+        return PartTag::slot($place, Part::Spring, $coil) ?? throw new \LogicException('No such slot.');
     }
 }

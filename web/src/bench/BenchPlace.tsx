@@ -12,7 +12,7 @@ import { Remarks } from '../sheet/Remarks';
 import type { SheetLayout } from '../sheet/cells';
 import { Sheet } from '../sheet/Sheet';
 import { ordersOf, useInOrder, type RowOrder } from './rowOrder';
-import { AddLoose, useLooseRows } from './LooseRows';
+import { AddLoose, MetElsewhere, StandsAt, useLooseRows } from './LooseRows';
 import { Schools } from './Schools';
 import { useSettings } from './useSettings';
 
@@ -131,8 +131,16 @@ function LooseSheet({ caseId, layout, face, across, curves }: LooseProps) {
       {loose.layout.rows.length === 0 ? (
         <p className="note pad">{words.bench.noLoose}</p>
       ) : (
-        <Sheet layout={loose.layout} face={face} across={across} at={at} onRow={setAt} />
+        <Sheet
+          layout={loose.layout}
+          face={face}
+          across={across}
+          at={at}
+          onRow={setAt}
+          note={(row) => <StandsAt tag={row.label} coil={face} />}
+        />
       )}
+      <MetElsewhere tag={(loose.layout.rows.find((row) => row.key === at) ?? loose.layout.rows[0])?.label ?? null} />
       {drawn.length > 1 && (
         <Overlay curves={drawn} label={words.bench.overlaid(drawn.length)} along={words.bench.height} up={words.bench.load} />
       )}

@@ -1,6 +1,11 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
+import { placeLabel, type SlotAddress } from '../entry/slots';
+import { useBench } from '../entry/useBench';
+import { Choice } from '../shared/Choice';
 import { LineForm, LineText } from '../shared/LineForm';
 import { words } from '../shared/messages';
+import { usePart } from '../shared/queries';
 import type { SheetLayout, SheetRow } from '../sheet/cells';
 
 const TAG = /^[a-z0-9][a-z0-9-]{0,39}$/;
@@ -50,5 +55,51 @@ export function AddLoose({ onAdd }: { onAdd: (tag: string) => void }) {
     >
       <LineText value={tag} label={words.bench.tag} onChange={setTag} />
     </LineForm>
+  );
+}
+
+/** Where a spring off the engine stands now: what was read of it serves there until it is read in place. */
+export function StandsAt({ tag, coil }: { tag: string; coil: string }) {
+  const { view, slots, record, withdraw } = useBench();
+  const slotAt = (place: string): SlotAddress => ({ place, part: 'spring', item: 'tag', index: coil });
+  const at = view.stations.find((station) => slots.get(slotAt(station.code)).entry?.content.tag === tag);
+  const name = words.bench.standsAt(tag);
+  const takeAway = (): void => {
+    if (at !== undefined) withdraw(slotAt(at.code), name);
+  };
+  return (
+    <Choice
+      value={at?.code ?? null}
+      label={name}
+      placeholder={words.bench.nowhere}
+      width={120}
+      onClear={takeAway}
+      onChange={(place) => {
+        takeAway();
+        record('tag', slotAt(place), { tag }, `${name}, ${placeLabel(view, place)}`);
+      }}
+      options={view.stations.map((station) => ({ value: station.code, label: station.label }))}
+    />
+  );
+}
+
+/** Other cases in which the part was met. */
+export function MetElsewhere({ tag }: { tag: string | null }) {
+  const { view } = useBench();
+  const places = (usePart(tag).data ?? []).filter((one) => one.case !== view.id);
+  if (tag === null || places.length === 0) return null;
+  return (
+    <p className="note pad">
+      {words.bench.metElsewhere(tag)}{' '}
+      {places.map((one, i) => (
+        <span key={`${one.case} ${one.place}`}>
+          {i > 0 && ', '}
+          <Link to={`/case/${one.case}/bench/${one.isLoose ? 'loose_springs' : 'springs'}.outer?at=${one.place}`}>
+            {one.isLoose ? words.bench.offEngineIn(one.name) : words.bench.standsIn(one.label, one.name)}
+          </Link>
+        </span>
+      ))}
+      .
+    </p>
   );
 }

@@ -117,3 +117,27 @@ test('a spring off the engine that waits for its first reading is still there wh
   openCase(<BenchPlace />, shown);
   expect(await screen.findByText('drawer-1')).toBeVisible();
 });
+
+const springOff = (more: Record<string, unknown> = {}) =>
+  sheetLayout('loose_springs', [{ key: 'loose-b', place: 'loose-b', part: '', label: 'b', name: 'loose b', isStation: false }], {
+    title: 'Springs off the engine',
+    columns: [column('free_height')],
+    faces: [{ code: 'outer', label: 'outer' }],
+    isLoose: true,
+    ...more,
+  });
+
+test('a spring off the engine is put at a station, and other cases in which it was met are told', async () => {
+  const met = { case: 'other', number: 3, name: 'Last build', place: 'A3-I1', label: '5I', isLoose: false };
+  const { user, sent } = openCase(<BenchPlace />, {
+    at: 'bench/loose_springs.outer',
+    get: { ...get, '/api/cases/{id}/sheets': [springOff()], '/api/parts/{tag}': [met] },
+  });
+  await user.click(await screen.findByRole('combobox', { name: 'where b stands' }));
+  await user.click(await screen.findByTitle('2I'));
+  await expect.poll(() => told(sent)).toEqual([['A2-I1/spring/tag/outer', { tag: 'b' }]]);
+  expect(await screen.findByRole('link', { name: 'at 5I of Last build' })).toHaveAttribute(
+    'href',
+    '/case/other/bench/springs.outer?at=A3-I1',
+  );
+});

@@ -15,6 +15,7 @@ test.each([
   ['finding', { place: 'engine', part: 'running', item: 'ticking' }, 'story/symptoms'],
   ['finding', { place: 'A1-E1', part: 'valve', item: 'tip_peened' }, 'teardown/look?at=A1-E1'],
   ['photograph', { place: 'A1-E1', part: 'valve', item: 'photograph', index: 'x' }, 'teardown/photographs?at=A1-E1'],
+  ['tag', { place: 'A1-E1', part: 'spring', item: 'tag', index: 'outer' }, 'bench/loose_springs.outer?at=A1-E1'],
   ['custody', { place: 'A1-E1', part: 'valve', item: 'custody' }, 'teardown/pieces?at=A1-E1'],
 ] as const)('%s of %o is made at %s', (kind, slot, where) => {
   expect(whereMade(kind, slot, catalogue)).toBe(where);

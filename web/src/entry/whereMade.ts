@@ -15,6 +15,7 @@ const BY_KIND: Record<Exclude<Kind, 'reading' | 'answer' | 'finding' | 'withdraw
   step: 'teardown/plan',
   order: 'teardown/plan',
   pieces: 'teardown/pieces',
+  tag: 'bench/loose_springs.outer',
   custody: 'teardown/pieces',
   task: 'schedule',
   promise: 'schedule',

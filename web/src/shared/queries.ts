@@ -82,6 +82,14 @@ export const useLashOrder = (id: string, isWanted = true): UseQueryResult<Schema
     enabled: isWanted,
   });
 
+/** Where the part of a tag stands, over all cases. */
+export const usePart = (tag: string | null): UseQueryResult<Schemas['PartPlaceView'][]> =>
+  useQuery({
+    queryKey: ['part', tag],
+    queryFn: () => answer(api.GET('/api/parts/{tag}', { params: { path: { tag: tag ?? '' } } })),
+    enabled: tag !== null,
+  });
+
 export const useTimeline = (id: string): UseQueryResult<Schemas['TimelineView']> =>
   useQuery(ofCase(id, ['timeline'], () => answer(api.GET('/api/cases/{id}/timeline', { params: { path: { id } } }))));
 

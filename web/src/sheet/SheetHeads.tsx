@@ -60,7 +60,11 @@ export function SheetHeads({ layout, grouped, note, questions, children }: Props
             <small>{one.limitWords}</small>
           </th>
         ))}
-        {note && <th rowSpan={deep} style={{ width: WIDTH.note }} />}
+        {note && (
+          <th rowSpan={deep} style={{ width: WIDTH.note }}>
+            {layout.isLoose ? words.bench.stands : ''}
+          </th>
+        )}
         {questions.map((one) => (
           <th key={one.code} rowSpan={deep} style={{ width: WIDTH.question }}>
             {one.ask}
