@@ -13,7 +13,6 @@ use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
-use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\From;
 use MuteTapper\Core\Sheet\Judged;
@@ -51,8 +50,7 @@ final class PistonSheet
                 Column::length('piston_to_valve', Part::PistonRelief, -0.1, 0.6, 'piston to valve, cold, as measured')
                     ->headed('piston to valve')->by('clay')->usually(0.1),
                 Column::length('metal_to_groove', Part::PistonRelief, 0.0, 1.0, 'metal from relief to ring groove')
-                    ->headed('metal left')
-                    ->recordOnly('Told in words: its limit is the piston maker’s alone.')->usually(0.2),
+                    ->headed('metal left')->usually(0.2),
             ],
             values: [
                 Value::named('radial_room', 'relief around the valve', Dimension::Length)->by(Way::derived(new RadialRoom(), [
@@ -69,8 +67,8 @@ final class PistonSheet
             judged: [
                 Judged::of('piston_to_valve', 'piston to valve'),
                 Judged::of('radial_room', 'radial')->restsOn('relief_radius'),
+                Judged::of('metal_to_groove', 'metal left'),
             ],
-            remarks: [self::metalLeft(...)],
             wants: ['relief_depth' => 1, 'piston_to_valve' => 1],
         );
     }
@@ -81,25 +79,5 @@ final class PistonSheet
         $growth = Uncertain::of(Quantity::of(self::GROWTH, Unit::Inch), ['growth at speed' => Uncertain::fromHalfWidth($halfWidth)]);
 
         return new Given($growth, '0.040 to 0.060 in with an all-out race engine', Basis::Assumed);
-    }
-
-    /**
-     * What metal a piston needs above its ring groove its maker knows alone: without his figure it is not judged.
-     *
-     * @return list<string>
-     */
-    private static function metalLeft(Bench $bench): array
-    {
-        $column = $bench->sheets->columns['metal_to_groove'];
-        $least = null;
-        foreach ($bench->case->engine->stations as $station) {
-            $metal = $bench->reading($station->code(), $column, null)?->typed->quantity();
-            $least = $metal !== null && ($least === null || $metal->base < $least[0]->base) ? [$metal, $station->code()] : $least;
-        }
-
-        return $least === null ? [] : [sprintf(
-            'Least metal above the ring groove: %s at %s. Not judged: the piston maker’s figure decides.',
-            $bench->case->settings->units->show($least[0]), $bench->case->engine->placeLabel($least[1]) ?? $least[1],
-        )];
     }
 }

@@ -64,7 +64,7 @@ final class MarginMaker
         $unread = $this->unread($judged, $found);
 
         return $unread === []
-            ? Margin::judged($place, $index, $limit, $found)
+            ? Margin::judged($place, $index, $limit, $limit->isOpen() ? $found->doubted(self::open($limit)) : $found)
             : Margin::notMeasured($place, $index, $limit, $unread, null, $found);
     }
 
@@ -158,6 +158,11 @@ final class MarginMaker
         }
 
         return false;
+    }
+
+    private static function open(Limit $limit): string
+    {
+        return sprintf('Not decided: %s is not stated.', $limit->awaits);
     }
 
     /** @return list<string> inputs that ought to rest on a reading and do not, in words */

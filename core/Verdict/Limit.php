@@ -18,9 +18,12 @@ final readonly class Limit
     public const MAKER = 'maker';
     /** A limit that follows from other values of the case. */
     public const COMPUTED = 'computed';
+    /** No school: nothing decides until a figure is stated. */
+    public const UNSET = 'unset';
 
     /**
      * @param array<string, Bound> $schools limit by school; a limit on which the schools agree has one
+     * @param string|null $awaits whose figure decides, where there is no usual one
      * @param array<string, array<string, Bound>> $byKind the same for intakes or exhausts alone, by kind of valve
      */
     private function __construct(
@@ -36,6 +39,7 @@ final readonly class Limit
         public Quantity $span,
         public string $source,
         public string $mark,
+        public ?string $awaits,
     ) {
     }
 
@@ -65,6 +69,7 @@ final readonly class Limit
             Quantity::of($node->get('span')->number(), $unit),
             $node->get('source')->word(1000),
             $node->get('mark')->word(),
+            $node->maybe('awaits')?->word(),
         );
         foreach ([$limit->schools, ...array_values($byKind)] as $known) {
             if (!isset($known[$limit->ruling])) {
@@ -87,6 +92,12 @@ final readonly class Limit
             Side::AtMost => new Bound(null, $end),
             Side::Within => new Bound(Quantity::of(-$node->number(), $unit), $end),
         };
+    }
+
+    /** Whether the figure that decides was stated by nobody yet, neither in the case nor by the shop. */
+    public function isOpen(): bool
+    {
+        return $this->awaits !== null && $this->ruling === self::UNSET && $this->value()->base === 0.0;
     }
 
     /** Whether a school sets it, for all valves or for those of one kind alone. */
@@ -201,7 +212,7 @@ final readonly class Limit
     {
         return new self(
             $this->quantity, $this->title, $this->side, $schools, $this->byKind, $ruling,
-            $this->caution, $this->noteAbove, $this->note, $this->span, $this->source, $this->mark,
+            $this->caution, $this->noteAbove, $this->note, $this->span, $this->source, $this->mark, $this->awaits,
         );
     }
 }

@@ -110,6 +110,7 @@ final readonly class MarginView
         $bound = $limit->bounds();
 
         return match (true) {
+            $limit->isOpen() => $limit->awaits ?? '',
             $bound->least !== null && $bound->most !== null && $limit->side !== Side::Within => sprintf(
                 '%s to %s', $units->figure($bound->least, 0, $fineness), $units->show($bound->most, $fineness),
             ),

@@ -5,7 +5,12 @@ declare(strict_types=1);
 namespace MuteTapper\Tests\Core\Piston;
 
 use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Missing;
+use MuteTapper\Core\Verdict\Limit;
+use MuteTapper\Core\Verdict\Margin;
 use MuteTapper\Core\Verdict\Verdict;
 use MuteTapper\Tests\Core\Example;
 use PHPUnit\Framework\TestCase;
@@ -51,14 +56,34 @@ final class PistonSheetTest extends TestCase
         self::assertSame(Verdict::Outside, $bench->margin('A1-E1', 'radial_room')?->verdict);
     }
 
-    public function testMetalLeftIsToldAndNotJudged(): void
+    /** No figure is usual for what a ring land needs: until one is stated nothing is decided, and whose figure it takes is said. */
+    public function testMetalLeftIsDecidedByItsMakerAlone(): void
     {
-        $bench = Example::pushrodEight()->tests('A1-I1', 'metal_to_groove', '0.210')->tests('B1-E1', 'metal_to_groove', '0.180')->bench();
-        self::assertSame(
-            ['Least metal above the ring groove: 0.180 in at 2E. Not judged: the piston maker’s figure decides.'],
-            $bench->remarks($bench->sheets->named('pistons') ?? self::fail()),
-        );
-        self::assertArrayNotHasKey('metal_to_groove', $bench->sheets->judged);
+        $example = Example::pushrodEight()->tests('A1-I1', 'metal_to_groove', '0.210')->tests('B1-E1', 'metal_to_groove', '0.140');
+        $margin = static fn (string $place): ?Margin => $example->bench()->margin($place, 'metal_to_groove');
+        $open = $margin('A1-I1');
+        self::assertSame(Verdict::CannotTell, $open?->verdict);
+        self::assertSame('Not decided: the piston maker’s figure is not stated.', $open->because);
+        $example->makers('engine', Part::PistonRelief, 'metal_to_groove.least', 0.180, Unit::Inch);
+        $decided = $margin('A1-I1');
+        self::assertSame(Verdict::Inside, $decided?->verdict);
+        self::assertNull($decided->because);
+        $thin = $margin('B1-E1');
+        self::assertSame(Verdict::Outside, $thin?->verdict);
+        self::assertSame(Limit::MAKER, $thin->limit->ruling);
+    }
+
+    /** The shop may have a figure of its own, once it knows one. */
+    public function testAShopThatStatesAFigureDecides(): void
+    {
+        $node = [
+            'title' => 'metal', 'side' => 'at_least', 'unit' => 'in', 'default' => 'unset', 'awaits' => 'the maker’s figure', 'span' => 1,
+        ];
+        $limit = static fn (float $figure): Limit => Limit::fromNode('metal', Node::root(
+            $node + ['schools' => ['unset' => $figure], 'source' => 'made up', 'mark' => 'own'],
+        ));
+        self::assertTrue($limit(0)->isOpen());
+        self::assertFalse($limit(0.15)->isOpen());
     }
 
     private static function inches(Given|Missing $value): float
