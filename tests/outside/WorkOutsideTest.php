@@ -17,6 +17,7 @@ use MuteTapper\Core\RunLog\LogResult;
 use MuteTapper\Core\RunLog\Thresholds;
 use MuteTapper\Core\Schedule\Schedule;
 use MuteTapper\Core\Schedule\Task;
+use MuteTapper\Core\Sheet\FarFromOthers;
 use MuteTapper\Tests\Core\Example;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -198,5 +199,26 @@ final class WorkOutsideTest extends TestCase
             self::assertEqualsWithDelta($fahrenheit, Quantity::of($fahrenheit, Unit::DegreeFahrenheit)->in(Unit::DegreeFahrenheit), 1e-9);
         }
         self::assertEqualsWithDelta(293.15, Quantity::of(20, Unit::DegreeCelsius)->base, 1e-12);
+    }
+
+    /** Of sound sets of any size, drawn by NumPy, chance names about two in a hundred: a remark that comes often is not read. */
+    public function testChanceSeldomCallsAReadingFar(): void
+    {
+        $rates = self::python(<<<'PY'
+            import json, sys, numpy as np
+            rng = np.random.default_rng(11)
+            rates = []
+            for least, beyond in json.load(sys.stdin):
+                x = rng.standard_normal((100_000, least))
+                d = np.abs(x - np.median(x, 1, keepdims=True))
+                rates.append(float((d.max(1) > beyond * np.median(d, 1) / 0.6745).mean()))
+            print(json.dumps(rates))
+            PY, array_map(null, array_keys(FarFromOthers::BEYOND), array_values(FarFromOthers::BEYOND)));
+        self::assertSame(FarFromOthers::LEAST_SET, array_key_first(FarFromOthers::BEYOND));
+        self::assertCount(count(FarFromOthers::BEYOND), $rates);
+        foreach ($rates as $rate) {
+            self::assertGreaterThan(0.01, $rate);
+            self::assertLessThan(0.025, $rate);
+        }
     }
 }

@@ -14,8 +14,8 @@ final class FarFromOthersTest extends TestCase
 
     public function testAReadingThatSlippedIsNamed(): void
     {
-        self::assertSame([], self::said([...self::CLOSE, '1.904']));
-        self::assertCount(1, self::said([...self::CLOSE, '1.909']), 'four deviations away');
+        self::assertSame([], self::said([...self::CLOSE, '1.914']), 'as far as chance goes among eight');
+        self::assertCount(1, self::said([...self::CLOSE, '1.916']), 'more than that');
         self::assertSame(
             ['Far from the others of their kind, whose middle is 1.900 in: installed height, 8E 1.948. '.
                 'Read it again, if it is not another part.'],
