@@ -529,6 +529,8 @@ final readonly class Scenario
             'metal_to_groove' => $of(0.210, 0.006, 83),
             'lift_before_nose' => $fine(0.3823, 0.0003, 84), 'lift_past_nose' => $fine(0.3821, 0.0003, 85),
             'base_circle' => $of(1.180, 0.001, 86), 'roller_diameter' => $fine(0.7500, 0.0001, 87),
+            'bare_height' => $of(1.900 + 0.008 * self::scatter($i, 1), 0.001, 90),
+            'longer_valve' => '0.000', 'lock_offset' => '0.000', 'retainer_offset' => '0.000',
             'lock_mass' => number_format(4.2 + 0.1 * self::scatter($i, 88), 1, '.', ''),
             'spring_mass' => number_format(99.0 + 0.8 * self::scatter($i, 89), 1, '.', ''),
             'pushrod_mass' => number_format($isExhaust ? 62.0 : 59.0, 1, '.', ''), 'rocker_mass' => '15.0',

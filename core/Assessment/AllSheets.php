@@ -14,6 +14,7 @@ use MuteTapper\Core\Cam\NoseSheet;
 use MuteTapper\Core\Follower\FollowerSheet;
 use MuteTapper\Core\Guide\GuideSheet;
 use MuteTapper\Core\Guide\SealSheet;
+use MuteTapper\Core\Head\HeightSourcesSheet;
 use MuteTapper\Core\Head\HeightsSheet;
 use MuteTapper\Core\Head\PocketSheet;
 use MuteTapper\Core\Motion\MassSheet;
@@ -46,6 +47,7 @@ final class AllSheets
             SpringSheet::declare(),
             LooseSpringSheet::declare(),
             HeightsSheet::declare(),
+            HeightSourcesSheet::declare(),
             PocketSheet::declare(),
             WireSheet::declare(),
             ValveSheet::declare(),

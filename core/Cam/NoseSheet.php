@@ -59,7 +59,7 @@ final class NoseSheet
                 Judged::of('rolling_nose_stress', 'nose, turned slowly')->restsOn('force', 'track_width'),
             ],
             also: ['lobe_lift', 'track_width'],
-            wants: ['lobe_lift' => 1, 'lift_before_nose' => 1, 'lift_past_nose' => 1, 'base_circle' => 1],
+            wants: ['lift_before_nose' => 1, 'lift_past_nose' => 1, 'base_circle' => 1],
             // The lobe moves a finger along an arc of its own: what the face rides on is not told by the lift alone.
             on: static fn (Engine $engine): bool => $engine->drive !== DriveKind::Finger,
         );

@@ -60,7 +60,7 @@ final class SealSheet
                 Judged::of('seal_in_spring', 'seal in spring')->restsOn('inside_diameter', 'seal_outside'),
             ],
             wants: ['guide_height' => 1, 'seal_outside' => 1],
-            questions: ['seal_type'],
+            questions: ['seal_type', 'seal_material', 'seal_colour'],
         );
     }
 

@@ -63,6 +63,30 @@ final class HeadCalculations
             ->plus('installed_height', 'installed height as it is')->minus('wanted_height', 'installed height that is wanted');
     }
 
+    /** What stands between head and retainer when everything that was changed is counted. */
+    public static function heightFromParts(): LinearForm
+    {
+        return LinearForm::of(
+            'height-from-parts', 'Installed height by its sources', Dimension::Length,
+            'bare height + longer valve + locks + retainer − shims and locator', Source::practice(),
+        )
+            ->plus('bare_height', 'height with standard parts and nothing under the spring')
+            ->plus('longer_valve', 'valve longer than standard, to its groove')
+            ->plus('lock_offset', 'what the locks raise the retainer by')
+            ->plus('retainer_offset', 'what the retainer raises the spring’s face by')
+            ->minus('shims', 'shims and locator under the spring');
+    }
+
+    /** What was measured beyond what the parts explain: a part is not what it is taken for, or a seat has sunk. */
+    public static function heightUnexplained(): LinearForm
+    {
+        return LinearForm::of(
+            'height-unexplained', 'Installed height unexplained', Dimension::Length, 'installed height − height by its sources',
+            Source::own('a sunk seat raises the height; a part that nobody wrote down does either'),
+        )
+            ->plus('installed_height', 'installed height as measured')->minus('height_from_parts', 'installed height by its sources');
+    }
+
     /** Lift that is left of what a spring allows, over what is laid under it. */
     public static function usableLift(): LinearForm
     {

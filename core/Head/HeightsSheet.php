@@ -40,7 +40,8 @@ final class HeightsSheet
             what: 'heights',
             columns: [
                 Column::length('installed_height', Part::SpringSeat, 0.7, 3.0)
-                    ->by('height_micrometer')->claimable()->neededInClaim()->usually(1.9),
+                    ->by('height_micrometer')->claimable()->neededInClaim()->usually(1.9)
+                    ->orElse(Way::same(From::value('height_from_parts'))),
                 Column::length('shims', Part::SpringSeat, 0.0, 0.35, 'shims and locator')
                     ->headed('shims, locator')->claimable()->usually(0.06)->orElse(
                         Way::derived(
@@ -101,7 +102,7 @@ final class HeightsSheet
                 Judged::of('retainer_to_seal', 'retainer to seal')->restsOn('installed_height', 'seal_height', 'retainer_depth'),
                 Judged::of('spring_in_pocket', 'spring in pocket')->restsOn('pocket_diameter', 'outside_diameter'),
             ],
-            remarks: [self::packs(...)],
+            remarks: [self::packs(...), HighestLift::remarks(...)],
             goesAcross: false,
         );
     }

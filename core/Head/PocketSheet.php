@@ -35,7 +35,7 @@ final class PocketSheet
                 $locator('locator_flange', 0.5, 3.0, 'flange of the locator', 'flange')->usually(1.55),
                 $locator('locator_outside', 0.3, 2.2, 'register of the locator, outside', 'locator outside')->usually(1.105),
                 $locator('locator_inside', 0.25, 1.4, 'hole of the locator', 'locator hole')->usually(0.51),
-                $locator('locator_thickness', 0.0, 0.3, 'thickness of the locator under the spring', 'thickness')->usually(0.06),
+                $locator('locator_thickness', 0.0, 0.3, 'thickness of the locator under the spring', 'locator thickness')->usually(0.06),
                 $locator('shim_stack', 0.0, 0.3, 'spring shims, all together', 'shims')->usually(0.03),
             ],
             values: [

@@ -51,7 +51,7 @@ final class MassSheet
             values: self::values(),
             judged: [Judged::of('bound_over_speed', 'bound ÷ speed')->restsOn('bound')->accusingOnly()],
             also: ['valve_mass', 'retainer_mass', 'follower_mass'],
-            wants: ['valve_mass' => 1, 'retainer_mass' => 1, 'lock_mass' => 1, 'spring_mass' => 1, 'follower_mass' => 1],
+            wants: ['lock_mass' => 1, 'spring_mass' => 1],
         );
     }
 

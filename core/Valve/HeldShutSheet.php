@@ -38,7 +38,6 @@ final class HeldShutSheet
             values: self::values(),
             judged: [Judged::of('seat_load_left', 'seat load left')->restsOn('seat_load')],
             also: ['contact_outside'],
-            wants: ['contact_outside' => 1],
         );
     }
 

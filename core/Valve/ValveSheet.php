@@ -58,6 +58,7 @@ final class ValveSheet
                 Judged::of('tip_above_retainer', 'tip over retainer'),
             ],
             wants: ['valve_length' => 1, 'valve_margin' => 1, 'stem_run_out' => 1],
+            questions: ['valve_material', 'valve_treatment', 'valve_mark'],
         );
     }
 
