@@ -160,3 +160,30 @@ test('what was found is listed, and a press on an event goes there', async () =>
   await user.keyboard('-{Home}');
   expect(chart).toHaveAccessibleName(/0\.0 s to 2:00\.0/);
 });
+
+test('the peaks of pressures and oil are reckoned with as figures of the build, each where it belongs', async () => {
+  const peak = (channel: string, label: string, unit: string, value: number) => ({ channel, label, unit, value, time: 80.2, speed: 7000 });
+  const peaks = [
+    peak('speed', 'engine speed', '1/min', 8210),
+    peak('boost', 'boost', 'bar', 1.4),
+    peak('exhaust_pressure', 'exhaust pressure', 'bar', 2.25),
+    peak('oil_temperature', 'oil temperature', '°C', 131),
+  ];
+  const result = { rows: 6000, from: 0, to: 120, totals: [], episodes: [], peaks };
+  const { user, sent } = openCase(<Logs />, {
+    entries: [log],
+    get: { ...analysis('ready', { result }), '/api/log-analyses/{id}/window': [] },
+  });
+  const row = (name: RegExp) => within(screen.getByRole('row', { name }));
+  await screen.findByRole('table', { name: 'Peaks' });
+  expect(row(/^engine speed/).queryByRole('button', { name: 'reckon with it' })).toBeNull();
+  for (const name of [/^boost/, /^exhaust pressure/, /^oil temperature/])
+    await user.click(row(name).getByRole('button', { name: 'reckon with it' }));
+  await expect
+    .poll(() => told(sent))
+    .toEqual([
+      ['kind-I/port/claimed.port_pressure', { text: '1.40 bar', standing: 'known' }],
+      ['kind-E/port/claimed.port_pressure', { text: '2.25 bar', standing: 'known' }],
+      ['engine/oil/claimed.oil_temperature', { text: '131 °C', standing: 'known' }],
+    ]);
+});

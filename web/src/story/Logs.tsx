@@ -8,6 +8,7 @@ import { words } from '../shared/messages';
 import { sendBytes } from '../shared/sendFile';
 import { clock } from '../shared/clock';
 import { LogChart } from './LogChart';
+import { StatePeak } from './StatePeak';
 
 type File_ = Schemas['LogFileView'];
 type Format = Schemas['LogFormatView'];
@@ -319,6 +320,9 @@ function Log({ log }: { log: EntryView }) {
                       >
                         {words.log.at(clock(peak.time))}
                       </button>
+                    </td>
+                    <td>
+                      <StatePeak peak={peak} figure={formatted(peak.value)} />
                     </td>
                   </tr>
                 ))}
