@@ -43,6 +43,22 @@ final class Calculations
         );
     }
 
+    /** @return array<string, string> title of the sheet that a calculation is at home on, by name; nothing of those that stand alone */
+    public static function homes(): array
+    {
+        $sheets = AllSheets::get();
+        $homes = [];
+        foreach ($sheets->values as $value) {
+            foreach ($value->ways as $way) {
+                if ($way->calculation !== null) {
+                    $homes[$way->calculation->name()] ??= $sheets->sheetOf($value->name)->title;
+                }
+            }
+        }
+
+        return $homes;
+    }
+
     public static function named(string $name): ?Calculation
     {
         foreach (self::all() as $calculation) {

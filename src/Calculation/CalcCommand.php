@@ -30,9 +30,7 @@ final class CalcCommand extends JsonCommand
     protected function result(InputInterface $input): mixed
     {
         if ((bool) $input->getOption('list')) {
-            return array_map(
-                static fn (Calculation $calculation): CalculationView => CalculationView::of($calculation), Calculations::all(),
-            );
+            return CalculationView::all();
         }
         $name = self::word($input, 'name');
         $calculation = Calculations::named($name)

@@ -29,9 +29,7 @@ final class CalculationController
     ])]
     public function list(): JsonResponse
     {
-        return new JsonResponse(
-            array_map(static fn (Calculation $calculation): CalculationView => CalculationView::of($calculation), Calculations::all()),
-        );
+        return new JsonResponse(CalculationView::all());
     }
 
     #[Route('/{name}', methods: ['POST'])]

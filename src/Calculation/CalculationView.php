@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Calculation;
 
+use MuteTapper\Core\Assessment\Calculations;
 use MuteTapper\Core\Calculation\Calculation;
 use MuteTapper\Core\Calculation\Input;
 use OpenApi\Attributes as OA;
@@ -12,7 +13,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class CalculationView
 {
-    /** @param list<CalculationInputView> $inputs */
+    /**
+     * @param string|null $home title of the sheet that it is at home on
+     * @param list<CalculationInputView> $inputs
+     */
     private function __construct(
         public string $name,
         public string $title,
@@ -20,15 +24,26 @@ final readonly class CalculationView
         public string $mark,
         public string $source,
         public string $resultDimension,
+        public ?string $home,
         public array $inputs,
     ) {
     }
 
-    public static function of(Calculation $calculation): self
+    /** @return list<self> every declaration */
+    public static function all(): array
+    {
+        $homes = Calculations::homes();
+
+        return array_map(
+            static fn (Calculation $calculation): self => self::of($calculation, $homes[$calculation->name()] ?? null), Calculations::all(),
+        );
+    }
+
+    private static function of(Calculation $calculation, ?string $home): self
     {
         return new self(
             $calculation->name(), $calculation->title(), $calculation->formula(), $calculation->source()->mark,
-            $calculation->source()->text, $calculation->resultDimension()->value,
+            $calculation->source()->text, $calculation->resultDimension()->value, $home,
             array_map(
                 static fn (Input $input): CalculationInputView => new CalculationInputView(
                     $input->name, $input->meaning, $input->dimension->value, $input->isList,

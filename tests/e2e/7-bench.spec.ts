@@ -86,7 +86,7 @@ test('a school that is chosen for a limit, and a limit of the library, judge the
   await expect.poll(verdict).toBe('inside');
   await page.getByRole('button', { name: 'Other schools' }).click();
   await page.getByLabel('margin', { exact: true }).click();
-  await page.getByTitle(/^race/).click();
+  await page.getByTitle('race: exhausts 0.045 in').click();
   await expect.poll(verdict).toBe('outside');
   await page.keyboard.press('Escape');
 

@@ -24,7 +24,7 @@ export default function Quick() {
   const list = useQuery({ queryKey: ['calculations'], queryFn: () => answer(api.GET('/api/calculations')), staleTime: Infinity });
   const open = list.data?.find((one) => one.name === params.get('of')) ?? list.data?.[0];
   const units: Units = params.get('units') === 'metric' ? 'metric' : 'inch';
-  const found = (list.data ?? []).filter((one) => one.title.toLowerCase().includes(sought.trim().toLowerCase()));
+  const found = (list.data ?? []).filter((one) => `${one.title} ${one.home ?? ''}`.toLowerCase().includes(sought.trim().toLowerCase()));
   return (
     <div className="place in-quick">
       <Title of={words.quick.title} />
@@ -44,15 +44,22 @@ export default function Quick() {
             aria-label={words.quick.find}
             onChange={(event) => seek(event.target.value)}
           />
-          <ul>
-            {found.map((one) => (
-              <li key={one.name}>
-                <Link to={`?of=${one.name}&units=${units}`} aria-current={one.name === open?.name}>
-                  {one.title}
-                </Link>
-              </li>
+          <div className="homes">
+            {groupsOf(found).map(([home, calculations]) => (
+              <section key={home} aria-label={home}>
+                <h2>{home}</h2>
+                <ul>
+                  {calculations.map((one) => (
+                    <li key={one.name}>
+                      <Link to={`?of=${one.name}&units=${units}`} aria-current={one.name === open?.name}>
+                        {one.title}
+                      </Link>
+                    </li>
+                  ))}
+                </ul>
+              </section>
             ))}
-          </ul>
+          </div>
           {list.data !== undefined && found.length === 0 && <p className="note">{words.quick.nothing}</p>}
           {list.error !== null && (
             <p className="wrong" role="alert">
@@ -75,6 +82,16 @@ export default function Quick() {
       </main>
     </div>
   );
+}
+
+/** Calculations by the sheet that they are at home on, in the order of the work; those that stand alone last. */
+function groupsOf(calculations: readonly Calculation[]): [string, Calculation[]][] {
+  const groups = new Map<string, Calculation[]>();
+  for (const one of calculations) {
+    const home = one.home ?? words.quick.alone;
+    groups.set(home, [...(groups.get(home) ?? []), one]);
+  }
+  return [...groups].sort(([a], [b]) => Number(a === words.quick.alone) - Number(b === words.quick.alone));
 }
 
 /** The same address with another member; an empty one is left out. */

@@ -15,6 +15,7 @@ const calculation = (name: string, title: string, inputs: string[], isList = fal
   mark: 'practice',
   source: 'common practice of the trade',
   resultDimension: 'length',
+  home: name === 'travel' ? 'Springs' : null,
   inputs: inputs.map((input) => ({ name: input, meaning: `the ${input}`, dimension: 'length', isList })),
 });
 const travel = calculation('travel', 'Travel to bind', ['height', 'lift']);
@@ -82,4 +83,13 @@ test('a calculation is found by a word of its title, and the result is copied as
   expect(await navigator.clipboard.readText()).toBe(
     'Travel to bind\nheight − lift\nthe height: 1.0 in\nthe lift: 1.0 in\n= 0.130 in\ncommon practice of the trade',
   );
+});
+
+test('calculations stand under the sheet that they are at home on, those of no sheet last', async () => {
+  openQuick('/quick');
+  const list = within(await screen.findByRole('navigation', { name: 'Quick calculations' }));
+  const homes = await list.findAllByRole('heading', { level: 2 });
+  expect(homes.map((one) => one.textContent)).toEqual(['Springs', 'On no sheet']);
+  await userEvent.type(screen.getByLabelText('Find a calculation'), 'springs');
+  expect(list.getAllByRole('link').map((one) => one.textContent)).toEqual(['Travel to bind']);
 });

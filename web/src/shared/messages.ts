@@ -76,6 +76,7 @@ export const words = {
     title: 'Quick calculations',
     find: 'Find a calculation',
     nothing: 'No calculation has these words.',
+    alone: 'On no sheet',
     units: { inch: 'inch and pound', metric: 'metric' },
     oneALine: 'one figure a line',
     hint: 'Figures as you would say them: 1.842, 45 thou, 14.35 mm, 165 lb. What a gauge may be off by goes behind ±. The address can be sent to somebody.',
