@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Cam;
 
-use MuteTapper\Core\Calculation\Basis;
-use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\Engine\DriveKind;
 use MuteTapper\Core\Engine\Engine;
@@ -14,8 +12,6 @@ use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\Fineness;
-use MuteTapper\Core\Quantity\Quantity;
-use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\From;
@@ -80,14 +76,13 @@ final class NoseSheet
             'contact_modulus' => From::value('contact_modulus'),
         ];
         $stress = Way::derived(CamCalculations::noseStress(), ['force' => From::value('nose_force')] + $contact);
-        $fact = static fn (Quantity $quantity, string $origin): Way => Way::fact(
-            static fn (): Given => new Given(Uncertain::exact($quantity), $origin, Basis::Assumed),
-        );
 
         return [
             Value::named('nose_step', 'step to the lifts beside the nose', Dimension::CrankAngle, Site::Engine)
-                ->by($fact(Quantity::of(self::STEP, Unit::Degree), 'of the cam, as the columns say')),
-            Value::named('contact_modulus', 'E* of lobe and follower', Dimension::Stress, Site::Engine)->by(Way::fact(self::steel(...))),
+                ->by(Way::usual(self::STEP, Unit::Degree, 'of the cam, as the columns say')),
+            Value::named('contact_modulus', 'E* of lobe and follower', Dimension::Stress, Site::Engine)->by(
+                Way::usual(self::CONTACT_MODULUS, Unit::Megapascal, 'steel on steel', self::CONTACT_MODULUS_HALF_WIDTH),
+            ),
             Value::named('nose_bend', 'bend of the lift at the nose', Dimension::LiftCurvature)->by(
                 Way::derived(CamCalculations::noseBend(), [
                     'lift_at_nose' => From::value('lobe_lift'), 'lift_before' => From::value('lift_before_nose'),
@@ -127,15 +122,5 @@ final class NoseSheet
                 ->by($stress->on($slides)),
             Value::named('rolling_nose_stress', 'contact stress at a nose under a roller', Dimension::Stress)->by($stress->on($rolls)),
         ];
-    }
-
-    private static function steel(): Given
-    {
-        $half = Quantity::of(self::CONTACT_MODULUS_HALF_WIDTH, Unit::Megapascal)->base;
-        $modulus = Uncertain::of(
-            Quantity::of(self::CONTACT_MODULUS, Unit::Megapascal), ['contact modulus of steel' => Uncertain::fromHalfWidth($half)],
-        );
-
-        return new Given($modulus, 'steel on steel', Basis::Assumed);
     }
 }

@@ -4,13 +4,9 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Head;
 
-use MuteTapper\Core\Calculation\Basis;
-use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Quantity\Dimension;
-use MuteTapper\Core\Quantity\Quantity;
-use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\From;
@@ -26,7 +22,7 @@ final class HeightSourcesSheet
     {
         $offset = static fn (string $code, Part $part, string $label, string $head): Column => Column::length(
             $code, $part, -0.25, 0.4, $label,
-        )->headed($head)->statable()->usually(0.05)->orElse(self::asStandard());
+        )->headed($head)->statable()->usually(0.05)->orElse(Way::usual(0, Unit::Inch, 'as standard, nothing else was said'));
 
         return new Sheet(
             code: 'height_sources',
@@ -59,12 +55,5 @@ final class HeightSourcesSheet
             wants: ['bare_height' => 1],
             goesAcross: true,
         );
-    }
-
-    private static function asStandard(): Way
-    {
-        return Way::fact(static fn (): Given => new Given(
-            Uncertain::exact(Quantity::of(0, Unit::Inch)), 'as standard, nothing else was said', Basis::Assumed,
-        ));
     }
 }

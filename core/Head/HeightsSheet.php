@@ -74,11 +74,7 @@ final class HeightsSheet
             values: [
                 Value::named('shims_under_spring', 'shims and locator under the spring', Dimension::Length)->by(
                     Way::same(From::value('shims')),
-                    Way::fact(
-                        static fn (): Given => new Given(
-                            Uncertain::exact(Quantity::of(0, Unit::Inch)), 'no shims recorded', Basis::Assumed,
-                        ),
-                    ),
+                    Way::usual(0, Unit::Inch, 'no shims recorded'),
                 ),
                 Value::named(
                     'shims_to_add', 'shims to add for the height as claimed', Dimension::Length,
@@ -150,8 +146,9 @@ final class HeightsSheet
             ->headed('ratio')->by('ratio_from_lifts')->usually(1.5, Unit::One)
             ->on(static fn (Engine $engine): bool => $engine->drive !== DriveKind::Bucket)
             ->orElse(
-                Way::fact(static fn (): Given => new Given(Uncertain::exact(Quantity::of(1, Unit::One)), 'direct drive', Basis::Claimed))
-                    ->on(static fn (Engine $engine): bool => $engine->drive === DriveKind::Bucket),
+                Way::usual(1, Unit::One, 'direct drive', basis: Basis::Claimed)->on(
+                    static fn (Engine $engine): bool => $engine->drive === DriveKind::Bucket,
+                ),
                 Way::fact(self::nominalRatio(...))->on(static fn (Engine $engine): bool => $engine->drive !== DriveKind::Bucket),
             );
     }

@@ -58,7 +58,7 @@ final class MassSheet
     /** @param \Closure(Engine): bool $has engines that have the part; with the others it weighs nothing */
     private static function orNone(Column $column, \Closure $has, string $why): Column
     {
-        return $column->on($has)->orElse(self::nothing(Unit::Gram, $why, Basis::Claimed)->on(
+        return $column->on($has)->orElse(Way::usual(0, Unit::Gram, $why, basis: Basis::Claimed)->on(
             static fn (Engine $engine): bool => !$has($engine),
         ));
     }
@@ -68,7 +68,7 @@ final class MassSheet
     {
         return [
             Value::named('gas_at_lift', 'gas force that opens the valve at full lift', Dimension::Force, Site::Engine)->by(
-                self::nothing(Unit::PoundForce, 'open to both sides, taken as nothing', Basis::Assumed),
+                Way::usual(0, Unit::PoundForce, 'open to both sides, taken as nothing'),
             ),
             Value::named('top_speed', 'speed that the engine is meant for', Dimension::RotationSpeed, Site::Engine)->by(
                 Way::fact(static fn (Engine $engine): ?Given => $engine->intendedSpeed === null ? null : new Given(
@@ -95,10 +95,5 @@ final class MassSheet
                 ]),
             ),
         ];
-    }
-
-    private static function nothing(Unit $unit, string $origin, Basis $basis): Way
-    {
-        return Way::fact(static fn (): Given => new Given(Uncertain::exact(Quantity::of(0, $unit)), $origin, $basis));
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Oil;
 
-use MuteTapper\Core\Calculation\Basis;
 use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\Engine\DriveKind;
@@ -14,8 +13,6 @@ use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Quantity\Dimension;
-use MuteTapper\Core\Quantity\Quantity;
-use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Sheet\Column;
@@ -61,13 +58,6 @@ final class FilmSheet
         $root = static fn (string $name, string $title, string $from): Value => Value::named($name, $title, Dimension::Film)->by(
             Way::derived(OilCalculations::meanSquareRoughness(), ['average' => From::value($from)]),
         );
-        $about = static fn (float $figure, float $halfWidth, Unit $unit, string $origin): Way => Way::fact(
-            static fn (): Given => new Given(
-                Uncertain::of(
-                    Quantity::of($figure, $unit), [$origin => Uncertain::fromHalfWidth($halfWidth * $unit->baseFactor())],
-                ), $origin, Basis::Assumed,
-            ),
-        );
 
         return [
             $of('hot_viscosity', 'viscosity of the oil when hot', Dimension::Viscosity)->by(
@@ -78,9 +68,9 @@ final class FilmSheet
             ),
             // From memory, as are their half-widths: mineral oil when hot.
             $of('oil_density', 'density of the oil when hot', Dimension::Density)
-                ->by($about(0.82, 0.03, Unit::GramPerCubicCentimetre, 'mineral oil when hot')),
+                ->by(Way::usual(0.82, Unit::GramPerCubicCentimetre, 'mineral oil when hot', 0.03)),
             $of('pressure_viscosity', 'rise of the viscosity under pressure', Dimension::PressureViscosity)
-                ->by($about(18, 4, Unit::PerGigapascal, 'mineral oil under pressure')),
+                ->by(Way::usual(18, Unit::PerGigapascal, 'mineral oil under pressure', 4)),
             $of('hot_dynamic_viscosity', 'dynamic viscosity of the oil when hot', Dimension::DynamicViscosity)->by(
                 Way::derived(OilCalculations::dynamicViscosity(), [
                     'viscosity' => From::value('hot_viscosity'), 'density' => From::value('oil_density'),

@@ -4,14 +4,10 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Piston;
 
-use MuteTapper\Core\Calculation\Basis;
-use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Quantity\Dimension;
-use MuteTapper\Core\Quantity\Quantity;
-use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\From;
@@ -57,7 +53,9 @@ final class PistonSheet
                     'relief_radius' => From::value('relief_radius'), 'head_diameter' => From::value('head_diameter', 'along'),
                 ])),
                 Value::named('growth', 'growth and rod stretch at speed', Dimension::Length, Site::Engine)
-                    ->by(Way::fact(self::growth(...))),
+                    ->by(
+                        Way::usual(self::GROWTH, Unit::Inch, '0.040 to 0.060 in with an all-out race engine', self::GROWTH_HALF_WIDTH),
+                    ),
                 Value::named('piston_to_valve_running', 'piston to valve after growth', Dimension::Length)->headed('after growth')->by(
                     Way::derived(PistonCalculations::afterGrowth(), [
                         'cold_clearance' => From::value('piston_to_valve'), 'growth' => From::value('growth'),
@@ -71,13 +69,5 @@ final class PistonSheet
             ],
             wants: ['relief_depth' => 1, 'piston_to_valve' => 1],
         );
-    }
-
-    private static function growth(): Given
-    {
-        $halfWidth = Quantity::of(self::GROWTH_HALF_WIDTH, Unit::Inch)->base;
-        $growth = Uncertain::of(Quantity::of(self::GROWTH, Unit::Inch), ['growth at speed' => Uncertain::fromHalfWidth($halfWidth)]);
-
-        return new Given($growth, '0.040 to 0.060 in with an all-out race engine', Basis::Assumed);
     }
 }

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Sheet;
 
+use MuteTapper\Core\Calculation\Basis;
 use MuteTapper\Core\Calculation\Calculation;
 use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Engine\Engine;
+use MuteTapper\Core\Quantity\Quantity;
+use MuteTapper\Core\Quantity\Uncertain;
+use MuteTapper\Core\Quantity\Unit;
 
 /** How a named value comes about at a place by something else than a reading or a claim of its own. */
 final readonly class Way
@@ -49,6 +53,22 @@ final readonly class Way
     public static function fact(\Closure $fact): self
     {
         return new self(null, [], null, $fact, null, null);
+    }
+
+    /** A usual figure, good to a half-width either way, where nothing was said; by the description of the engine it is as claimed. */
+    public static function usual(
+        float $figure,
+        Unit $unit,
+        string $origin,
+        float $halfWidth = 0.0,
+        Basis $basis = Basis::Assumed,
+    ): self {
+        $given = new Given(
+            Uncertain::of(Quantity::of($figure, $unit), [$origin => Uncertain::fromHalfWidth($halfWidth * $unit->baseFactor())]), $origin,
+            $basis,
+        );
+
+        return self::fact(static fn (): Given => $given);
     }
 
     /**

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Spring;
 
-use MuteTapper\Core\Calculation\Basis;
-use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Calculation\LinearForm;
 use MuteTapper\Core\Calculation\Source;
 use MuteTapper\Core\CaseFile\Step;
@@ -14,8 +12,6 @@ use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\Fineness;
-use MuteTapper\Core\Quantity\Quantity;
-use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Axis;
 use MuteTapper\Core\Sheet\Column;
@@ -81,10 +77,12 @@ final class WireSheet
             $of('mean_diameter', 'mean diameter of the coils', Dimension::Length)->by(
                 Way::derived($mean, ['outside' => From::value('outside_diameter'), 'wire' => From::value('wire_diameter')]),
             ),
-            Value::named('dead_coils', 'closed end coils', Dimension::Ratio, Site::Engine)->by(Way::fact(static fn (): Given => new Given(
-                Uncertain::exact(Quantity::of(self::DEAD_COILS, Unit::One)), 'both ends closed and ground', Basis::Assumed,
-            ))),
-            Value::named('shear_modulus', 'shear modulus of the wire', Dimension::Stress, Site::Engine)->by(Way::fact(self::steel(...))),
+            Value::named('dead_coils', 'closed end coils', Dimension::Ratio, Site::Engine)->by(
+                Way::usual(self::DEAD_COILS, Unit::One, 'both ends closed and ground'),
+            ),
+            Value::named('shear_modulus', 'shear modulus of the wire', Dimension::Stress, Site::Engine)->by(
+                Way::usual(self::SHEAR_MODULUS, Unit::Megapascal, 'valve spring steel', self::SHEAR_MODULUS_HALF_WIDTH),
+            ),
             $of('active_coils', 'active coils', Dimension::Ratio)->by(
                 Way::derived($active, ['coils' => From::value('coil_count'), 'dead' => From::value('dead_coils')]),
             ),
@@ -102,15 +100,5 @@ final class WireSheet
                 ]),
             ),
         ];
-    }
-
-    private static function steel(): Given
-    {
-        $halfWidth = Quantity::of(self::SHEAR_MODULUS_HALF_WIDTH, Unit::Megapascal)->base;
-        $modulus = Uncertain::of(
-            Quantity::of(self::SHEAR_MODULUS, Unit::Megapascal), ['shear modulus of steel' => Uncertain::fromHalfWidth($halfWidth)],
-        );
-
-        return new Given($modulus, 'valve spring steel', Basis::Assumed);
     }
 }

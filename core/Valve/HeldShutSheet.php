@@ -4,15 +4,11 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Valve;
 
-use MuteTapper\Core\Calculation\Basis;
-use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Calculation\OfSet;
 use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Quantity\Dimension;
-use MuteTapper\Core\Quantity\Quantity;
-use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\From;
@@ -54,9 +50,9 @@ final class HeldShutSheet
             Value::named(
                 'closed_cylinder_pressure', 'pressure in the cylinder behind a closed valve', Dimension::GaugePressure, Site::Engine,
             )
-                ->by(Way::fact(self::nothing(Unit::PoundPerSquareInch, 'as in the crankcase, the worst that a closed valve meets'))),
+                ->by(Way::usual(0, Unit::PoundPerSquareInch, 'as in the crankcase, the worst that a closed valve meets')),
             Value::named('seating_inertia', 'inertia share at seating', Dimension::Force, Site::Engine)
-                ->by(Way::fact(self::nothing(Unit::PoundForce, 'not known, taken as nothing'))),
+                ->by(Way::usual(0, Unit::PoundForce, 'not known, taken as nothing')),
             Value::named('stem_middle', 'middle value of the stem', Dimension::Length)->by(Way::derived(
                 OfSet::middle('stem-middle', 'Middle value of a stem', 'diameters', 'diameters along the stem', Dimension::Length),
                 ['diameters' => From::every('stem_diameter')],
@@ -73,11 +69,5 @@ final class HeldShutSheet
             Value::named('emptying_pressure', 'port pressure that empties the seat load', Dimension::GaugePressure)->headed('empty at')
                 ->by(Way::derived(GasCalculations::emptyingPressure(), $load + $seat)),
         ];
-    }
-
-    /** @return \Closure(): Given */
-    private static function nothing(Unit $unit, string $origin): \Closure
-    {
-        return static fn (): Given => new Given(Uncertain::exact(Quantity::of(0, $unit)), $origin, Basis::Assumed);
     }
 }
