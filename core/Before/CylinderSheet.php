@@ -53,7 +53,7 @@ final class CylinderSheet
                 )),
             ],
             judged: [
-                Judged::of('compression_share', 'of the highest')->withinSet(),
+                Judged::of('compression_share', 'of the highest')->accusingOnly(),
                 Judged::of('leak_down', 'leak-down')->firstOf('hot', 'cold'),
             ],
             remarks: [self::neighbours(...)],

@@ -47,7 +47,7 @@ final class PullSheet
             ],
             values: self::values(),
             judged: [
-                Judged::of('pull_from_middle', 'from the middle')->withinSet(),
+                Judged::of('pull_from_middle', 'from the middle')->accusingOnly(),
                 Judged::of('lash_drift', 'change of lash')->apart()->saying(self::drift(...)),
                 Judged::of('pull_drift', 'change of pull')->apart()->saying(self::drift(...)),
             ],

@@ -20,7 +20,7 @@ final readonly class BenchEvidence
 {
     /**
      * @param array<string, float> $sites probability of the state, only where it was measured
-     * @param bool $accusesOnly it compares within a set: it may accuse, and never acquits the set
+     * @param bool $accusesOnly it may accuse and never acquits
      */
     private function __construct(public array $sites, public bool $accusesOnly)
     {

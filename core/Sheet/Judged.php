@@ -106,7 +106,7 @@ final class Judged
     /** Against the middle value of its kind, in a place of its own. */
     public static function againstSet(Column $column): self
     {
-        return self::of($column->code.Column::FROM_MIDDLE, $column->short)->withinSet()->apart();
+        return self::of($column->code.Column::FROM_MIDDLE, $column->short)->accusingOnly()->apart();
     }
 
     public function restsOn(string ...$inputs): self
@@ -143,20 +143,15 @@ final class Judged
         return $this->with(static function (self $copy) use ($value): void { $copy->limitedBy = $value; });
     }
 
-    public function withinSet(): self
-    {
-        return $this->with(static function (self $copy): void { $copy->accusesOnly = true; });
-    }
-
     public function ofFact(): self
     {
         return $this->with(static function (self $copy): void { $copy->isFact = true; });
     }
 
-    /** On one side of its limit it tells something, on the other nothing. */
+    /** It may accuse and never acquits: a comparison within a set, which can be bad alike, or a bound on one side. */
     public function accusingOnly(): self
     {
-        return $this->withinSet();
+        return $this->with(static function (self $copy): void { $copy->accusesOnly = true; });
     }
 
     public function apart(): self

@@ -59,7 +59,7 @@ final class SpringSheet
             values: self::values(),
             judged: [
                 Judged::of('load_from_claim', 'seat load, claim'),
-                Judged::of('load_from_middle', 'seat load, middle')->withinSet(),
+                Judged::of('load_from_middle', 'seat load, middle')->accusingOnly(),
                 Judged::of('travel_to_bind', 'travel to bind')->restsOn('installed_height')->singleSpringsOnly('production'),
                 Judged::of('open_load_from_claim', 'open load')->asDeparture('reference'),
                 Judged::of('seat_load_from_claim', 'load at its height')->asDeparture('reference'),
