@@ -99,7 +99,10 @@ final readonly class StoredEntries
     {
         return array_map(
             static fn (mixed $id): string => is_string($id) ? $id : '',
-            $this->connection->fetchFirstColumn('SELECT DISTINCT case_id FROM entry WHERE place = ?', [Place::loose($tag)]),
+            // The second condition is that of the index: without it every entry of the shop would be read.
+            $this->connection->fetchFirstColumn(
+                "SELECT DISTINCT case_id FROM entry WHERE place = ? AND place LIKE 'loose-%'", [Place::loose($tag)],
+            ),
         );
     }
 
