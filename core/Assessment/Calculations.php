@@ -30,7 +30,7 @@ final class Calculations
     public static function all(): array
     {
         $standing = [
-            new RateFromGeometry(), new ShearStress(), new SquarenessLimit(), SpringCalculations::growth(),
+            new RateFromGeometry(), new ShearStress(), new SquarenessLimit(),
             SpringCalculations::fatigueUse(), HeadCalculations::usableLift(),
             PistonCalculations::afterGrowth(), PistonCalculations::metalToTakeOff(), PistonCalculations::valveToValve(),
             new EngineSpeedFromRoadSpeed(),

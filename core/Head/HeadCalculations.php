@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Head;
 
+use MuteTapper\Core\Calculation\Contradiction;
+use MuteTapper\Core\Calculation\Formula;
 use MuteTapper\Core\Calculation\LinearForm;
 use MuteTapper\Core\Calculation\Source;
 use MuteTapper\Core\Quantity\Dimension;
@@ -52,6 +54,21 @@ final class HeadCalculations
         )
             ->plus('pocket_diameter', 'diameter of the pocket')
             ->minus('outside_diameter', 'outside diameter of the outer spring');
+    }
+
+    /** Room of a spring that enters its pocket, when it is pressed together and wider by its growth. */
+    public static function pressedInPocket(): Formula
+    {
+        return Formula::of(
+            'spring-in-pocket-pressed', 'Spring in pocket, pressed together', Dimension::Length, 'spring in pocket − growth',
+            Source::practice('where the spring’s face stands above the rim only the locator must fit the pocket'),
+            static fn (float $room, float $growth, float $above): float => $above < 0.0 ? $room - $growth : throw Contradiction::because(
+                'The spring stands above the rim of its pocket: only the locator must fit it.',
+            ),
+        )
+            ->input('room', 'room of the spring in its pocket, diametral', Dimension::Length)
+            ->input('growth', 'growth of its diameter, pressed together', Dimension::Length)
+            ->input('above_rim', 'the spring’s face above the rim of the pocket', Dimension::Length);
     }
 
     /** What is to be laid under a spring so that it stands at a height; below nothing, to be taken out. */

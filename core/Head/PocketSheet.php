@@ -7,6 +7,7 @@ namespace MuteTapper\Core\Head;
 use MuteTapper\Core\Calculation\LinearForm;
 use MuteTapper\Core\Calculation\Source;
 use MuteTapper\Core\CaseFile\Step;
+use MuteTapper\Core\Engine\Coil;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Sheet\Column;
@@ -56,11 +57,18 @@ final class PocketSheet
                         'shims' => From::value('shims_under_spring'), 'pocket_depth' => From::value('pocket_depth'),
                     ]),
                 ),
+                Value::named('spring_in_pocket_pressed', 'spring in pocket, pressed together', Dimension::Length)->by(
+                    Way::derived(HeadCalculations::pressedInPocket(), [
+                        'room' => From::value('spring_in_pocket'), 'growth' => From::value('coil_growth', Coil::Outer->value),
+                        'above_rim' => From::value('spring_above_rim'),
+                    ]),
+                ),
             ],
             judged: [
                 Judged::of('locator_in_spring', 'locator in spring')->restsOn('outer', 'inner'),
                 Judged::of('locator_over_guide', 'locator over guide')->restsOn('outer', 'inner'),
                 Judged::of('locator_in_pocket', 'locator in pocket')->restsOn('outer', 'inner'),
+                Judged::of('spring_in_pocket_pressed', 'spring, pressed')->restsOn('room', 'growth'),
             ],
             also: ['pocket_diameter'],
             wants: ['pocket_depth' => 1, 'locator_thickness' => 1],

@@ -12,6 +12,19 @@ use MuteTapper\Core\Quantity\Dimension;
 /** What becomes of a spring under load and over many turns. */
 final class SpringCalculations
 {
+    /** From coil to coil of a spring that stands free, its ends closed and ground. */
+    public static function pitch(): Formula
+    {
+        return Formula::of(
+            'coil-pitch', 'Pitch of a free spring', Dimension::Length, '(free height − 2 × wire diameter) ÷ active coils',
+            Source::published('squared and ground ends: Shigley; from memory'),
+            static fn (float $free, float $wire, float $active): float => ($free - 2 * $wire) / $active,
+        )
+            ->input('free_height', 'free height', Dimension::Length)
+            ->input('wire_diameter', 'wire diameter', Dimension::Length)
+            ->input('active_coils', 'active coils', Dimension::Ratio);
+    }
+
     /** How much wider a spring is when it is pressed together. */
     public static function growth(): Formula
     {

@@ -86,6 +86,15 @@ final class WireSheet
             $of('active_coils', 'active coils', Dimension::Ratio)->by(
                 Way::derived($active, ['coils' => From::value('coil_count'), 'dead' => From::value('dead_coils')]),
             ),
+            $of('coil_pitch', 'pitch of the free spring', Dimension::Length)->by(
+                Way::derived(SpringCalculations::pitch(), [
+                    'free_height' => From::value('free_height'), 'wire_diameter' => From::value('wire_diameter'),
+                    'active_coils' => From::value('active_coils'),
+                ]),
+            ),
+            $of('coil_growth', 'growth of the diameter, pressed together', Dimension::Length)->headed('grows by')->by(
+                Way::derived(SpringCalculations::growth(), $geometry + ['pitch' => From::value('coil_pitch')]),
+            ),
             $of('rate_from_wire', 'rate from its wire', Dimension::Stiffness)->headed('rate from wire')->by(
                 Way::derived(new RateFromGeometry(), $geometry + [
                     'shear_modulus' => From::value('shear_modulus'), 'active_coils' => From::value('active_coils'),

@@ -48,6 +48,8 @@ final class UncertaintyTest extends TestCase
         'nose-bend' => ['lift_at_nose' => 0.0101, 'lift_before' => 0.0097, 'lift_after' => 0.0096, 'step' => 15.0],
         'nose-radius-from-bend' => ['nose_height' => 0.029, 'bend' => 5.6e-6],
         'nose-radius-under-roller' => ['nose_height' => 0.025, 'bend' => 4.8e-6, 'roller_diameter' => 0.019],
+        'coil-pitch' => ['free_height' => 0.057, 'wire_diameter' => 0.0053, 'active_coils' => 4.0],
+        'spring-in-pocket-pressed' => ['room' => 0.0007, 'growth' => 0.0002, 'above_rim' => -0.001],
         'nose-height' => ['base_circle' => 0.03, 'lobe_lift' => 0.01],
         'bound-over-speed' => ['bound' => 9400.0, 'speed' => 7600.0],
         'crown-radius' => ['face_diameter' => 0.021, 'crown' => 0.00004],
@@ -142,6 +144,8 @@ final class UncertaintyTest extends TestCase
                 (load + cylinder * pi * seat ** 2 / 4) / (pi * (seat - stem) * (seat + stem) / 4),
             'valve-to-valve': lambda gap, intake, exhaust, a, b: gap - intake * np.sin(radians(a)) - exhaust * np.sin(radians(b)),
             'metal-to-take-off': lambda volume, wanted, opening: (volume - wanted) / opening,
+            'coil-pitch': lambda free, wire, active: free / active - 2 * wire / active,
+            'spring-in-pocket-pressed': lambda room, growth, above: room - growth,
             'coil-growth': lambda m, d, mean: 0.1 * (m * m - 0.8 * m * d - 0.2 * d * d) / mean,
             'spring-fatigue-use': lambda least, most, endurance, strength:
                 50 * (most - least) / endurance + 50 * (most + least) / strength,
@@ -201,7 +205,7 @@ final class UncertaintyTest extends TestCase
             $inputs = $calculation->inputs();
             $asked[] = [
                 'name' => $calculation->name(), 'formula' => $calculation->formula(), 'isList' => $inputs[0]->isList,
-                'at' => $at, 'half' => array_map(static fn (float $value): float => self::SHARE * $value, $at),
+                'at' => $at, 'half' => array_map(static fn (float $value): float => self::SHARE * abs($value), $at),
             ];
         }
         self::assertGreaterThan(50, count($asked));
@@ -236,6 +240,6 @@ final class UncertaintyTest extends TestCase
     /** @return array{number: float, unit: string, half_width: float} */
     private static function quantity(float $value, Dimension $dimension): array
     {
-        return ['number' => $value, 'unit' => $dimension->baseUnit()->value, 'half_width' => self::SHARE * $value];
+        return ['number' => $value, 'unit' => $dimension->baseUnit()->value, 'half_width' => self::SHARE * abs($value)];
     }
 }
