@@ -500,10 +500,10 @@ final readonly class Scenario
         }
 
         return $diameters + [
-            'inside_diameter' => self::inch(1.121 + 0.003 * self::scatter($i, 7)),
-            'wire_diameter' => $fine(0.2100, 0.0004, 41), 'coil_count' => '6', 'squareness_gap' => $of(0.030, 0.012, 42),
+            'inside_diameter' => self::inch(1.105 + 0.003 * self::scatter($i, 7)),
+            'wire_diameter' => $fine(0.2180, 0.0004, 41), 'coil_count' => '5.5', 'squareness_gap' => $of(0.030, 0.012, 42),
             'pocket_depth' => $of(0.040, 0.003, 43), 'locator_thickness' => $isBound ? '0.060' : '0.000', 'shim_stack' => '0.000',
-            ...($isBound ? ['locator_flange' => '1.555', 'locator_outside' => '1.104', 'locator_inside' => '0.512'] : []),
+            ...($isBound ? ['locator_flange' => '1.555', 'locator_outside' => '1.086', 'locator_inside' => '0.512'] : []),
             'valve_length' => $of($isExhaust ? 5.018 : 5.042, 0.002, 44),
             'head_diameter:along' => $of($head, 0.0005, 45), 'head_diameter:across' => $of($head, 0.0005, 46),
             'valve_margin' => $of($isExhaust ? 0.072 : 0.055, 0.004, 47), 'face_angle' => '45', 'stem_run_out' => $fine(0.0007, 0.0003, 48),
@@ -515,7 +515,7 @@ final readonly class Scenario
             'seat_width' => $of($isExhaust ? 0.070 : 0.050, 0.003, 57), 'contact_outside' => $of($head - 0.034, 0.003, 58),
             'insert_outside' => $of($head + 0.085, 0.001, 59), 'seat_angle' => '45.5', 'seat_run_out' => $fine(0.0009, 0.0003, 60),
             'throat' => $of($head * 0.88, 0.004, 61), 'stem_protrusion' => $of(1.852, 0.003, 62),
-            'retainer_bore' => $of(0.520, 0.001, 63), 'register_diameter' => $of(1.106, 0.001, 64), 'retainer_angle' => '10',
+            'retainer_bore' => $of(0.520, 0.001, 63), 'register_diameter' => $of(1.098, 0.001, 64), 'retainer_angle' => '10',
             'retainer_mass' => number_format(18.6 + 0.2 * self::scatter($i, 65), 1, '.', ''), 'lock_angle' => '10',
             'lock_height' => $of(0.300, 0.001, 66), 'lock_gap' => $of(0.028, 0.004, 67),
             'follower_outside' => $fine(0.8422, 0.0001, 68), 'follower_bore' => $fine(0.8439, 0.0001, 69),
