@@ -32,12 +32,9 @@ final readonly class QuantityView
         );
     }
 
-    /** A value without any uncertainty is shown without a ±. */
+    /** A value without any uncertainty is shown without a ±, and so is one whose ± is nothing even in a digit more. */
     public static function uncertain(Uncertain $value, UnitSystem $units, Fineness $fineness = Fineness::Usual): self
     {
-        if ($value->contributions === []) {
-            return self::exact($value->quantity(), $units, $fineness);
-        }
         $quantity = $value->quantity();
         $unit = self::unit($quantity, $units, $fineness);
         $figure = $units->figure($quantity, 0, $fineness);
@@ -45,14 +42,15 @@ final readonly class QuantityView
         if ((float) $half === 0.0) {
             $half = $units->figure($value->expanded(), 1, $fineness);
         }
+        if ((float) $half === 0.0) {
+            return self::exact($quantity, $units, $fineness);
+        }
 
         return new self($figure, $unit, $half, trim(sprintf('%s ± %s %s', $figure, $half, $unit)));
     }
 
     private static function unit(Quantity $quantity, UnitSystem $units, Fineness $fineness): string
     {
-        $unit = $units->shownIn($quantity->dimension, $fineness)->value;
-
-        return $unit === '1' ? '' : $unit;
+        return $units->shownIn($quantity->dimension, $fineness)->symbol();
     }
 }
