@@ -1,5 +1,5 @@
 import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { useLocation, useSearchParams } from 'react-router';
+import { useLocation, useNavigation, useSearchParams } from 'react-router';
 import { useBench } from '../entry/useBench';
 
 interface Chosen {
@@ -37,6 +37,7 @@ export function ChosenProvider({ children }: { children: ReactNode }) {
   const { view } = useBench();
   const { pathname, state } = useLocation() as { pathname: string; state: unknown };
   const [search, setSearch] = useSearchParams();
+  const isGoing = useNavigation().state !== 'idle';
   const at = search.get('at');
   const [ahead, setAhead] = useState<{ of: string | null; station: string } | null>(null);
   // An address that a link or the way back brought is newer than what the hand chose before; one that the hand wrote lags behind it.
@@ -58,7 +59,8 @@ export function ChosenProvider({ children }: { children: ReactNode }) {
       setAhead(null);
       return;
     }
-    if (ahead.station === at) return;
+    // A place that is being fetched is where the hand went: writing the address of the old one would call it back.
+    if (ahead.station === at || isGoing) return;
     const written: Written = { byHand: true };
     const timer = setTimeout(
       () =>
@@ -69,7 +71,7 @@ export function ChosenProvider({ children }: { children: ReactNode }) {
       REST,
     );
     return () => clearTimeout(timer);
-  }, [ahead, isNewest, at, pathname]);
+  }, [ahead, isNewest, at, pathname, isGoing]);
 
   const latest = useRef(at);
   useEffect(() => {

@@ -24,6 +24,7 @@ function Place() {
         second
       </button>
       <Link to="?at=A2-I1">go there</Link>
+      <Link to="/elsewhere">leave</Link>
     </>
   );
 }
@@ -63,6 +64,17 @@ test('the hand does not wait for the address, which is written once when it rest
   act(() => void vi.advanceTimersByTime(300));
   vi.useRealTimers();
   await expect.poll(address).toBe('bench?at=A2-E1');
+});
+
+test('a place that is still being fetched is not called back by the address of the one that is left', async () => {
+  let arrive = (): void => undefined;
+  const elsewhere = new Promise<void>((done) => (arrive = done));
+  const { user } = openCase(<Place />, { at: 'bench?at=A2-I1', elsewhere });
+  await user.click(screen.getByRole('button', { name: 'pick 2E' }));
+  await user.click(screen.getByRole('link', { name: 'leave' }));
+  await new Promise((rested) => setTimeout(rested, 400));
+  arrive();
+  expect(await screen.findByText('elsewhere')).toBeVisible();
 });
 
 test('what is open stands in the address, with the station', async () => {

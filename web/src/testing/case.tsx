@@ -185,6 +185,8 @@ interface Setting {
   meanwhile?: () => Partial<CaseView>;
   /** What the server waits for before it answers an entry. */
   until?: Promise<void>;
+  /** What a place outside of the case waits for before it opens. */
+  elsewhere?: Promise<void>;
   /** Why the server refuses an entry; null where it takes it. */
   refuse?: (entry: EntryInput) => object | null;
 }
@@ -192,7 +194,16 @@ interface Setting {
 /** Opens something of a case on a server that is not there: what it reads is given, what it sends is kept. */
 export function openCase(
   what: ReactNode,
-  { view = twin(), at = 'teardown', entries = [], get = {}, meanwhile, until = Promise.resolve(), refuse = () => null }: Setting = {},
+  {
+    view = twin(),
+    at = 'teardown',
+    entries = [],
+    get = {},
+    meanwhile,
+    until = Promise.resolve(),
+    elsewhere = Promise.resolve(),
+    refuse = () => null,
+  }: Setting = {},
 ): Opened {
   const sent: EntryInput[] = [];
   const asked: Opened['asked'] = [];
@@ -252,7 +263,7 @@ export function openCase(
           </Followed>
         ),
       },
-      { path: '*', element: <p>elsewhere</p> },
+      { path: '*', loader: () => elsewhere.then(() => null), element: <p>elsewhere</p> },
     ],
     { initialEntries: [`${whole}${at}`] },
   );
