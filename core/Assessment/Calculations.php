@@ -33,6 +33,7 @@ final class Calculations
             new RateFromGeometry(), new ShearStress(), new SquarenessLimit(),
             SpringCalculations::fatigueUse(), HeadCalculations::usableLift(),
             PistonCalculations::afterGrowth(), PistonCalculations::metalToTakeOff(), PistonCalculations::valveToValve(),
+            PistonCalculations::driveLagCredit(),
             new EngineSpeedFromRoadSpeed(),
         ];
 

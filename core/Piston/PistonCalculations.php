@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Piston;
 
+use MuteTapper\Core\Calculation\Contradiction;
 use MuteTapper\Core\Calculation\Formula;
 use MuteTapper\Core\Calculation\LinearForm;
 use MuteTapper\Core\Calculation\Source;
@@ -61,5 +62,29 @@ final class PistonCalculations
             'clearance-after-growth', 'Piston to valve after growth', Dimension::Length, 'cold clearance − growth',
             Source::practice('a negative sum is no proof of contact: range and witness marks decide'),
         )->plus('cold_clearance', 'clearance measured cold')->minus('growth', 'growth and rod stretch at speed');
+    }
+
+    /**
+     * What a cam that lags at speed gives an intake, and takes from an exhaust: shown apart, and never needed to pass. From two
+     * clearances read around the narrowest, a step of the crank apart.
+     */
+    public static function driveLagCredit(): Formula
+    {
+        return Formula::of(
+            'drive-lag-credit', 'Piston to valve, eased by the drive’s lag', Dimension::Length,
+            'lag × (clearance after − clearance before) ÷ step, in degrees of the crank',
+            Source::practice('the cam runs late by what its drive stretches: an intake goes away from the piston, an exhaust towards it'),
+            static function (float $lag, float $before, float $after, float $step): float {
+                if ($step <= 0.0) {
+                    throw Contradiction::because('The step between the clearances must be more than nothing.');
+                }
+
+                return $lag * ($after - $before) / $step;
+            },
+        )
+            ->input('lag', 'lag of the cam at speed, in degrees of the crank', Dimension::CrankAngle)
+            ->input('clearance_before', 'clearance with the cam as set', Dimension::Length)
+            ->input('clearance_after', 'clearance with the cam later by the step', Dimension::Length)
+            ->input('step', 'step, in degrees of the crank', Dimension::CrankAngle);
     }
 }

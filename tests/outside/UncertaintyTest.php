@@ -50,6 +50,7 @@ final class UncertaintyTest extends TestCase
         'nose-radius-under-roller' => ['nose_height' => 0.025, 'bend' => 4.8e-6, 'roller_diameter' => 0.019],
         'coil-pitch' => ['free_height' => 0.057, 'wire_diameter' => 0.0053, 'active_coils' => 4.0],
         'spring-in-pocket-pressed' => ['room' => 0.0007, 'growth' => 0.0002, 'above_rim' => -0.001],
+        'drive-lag-credit' => ['lag' => 3.0, 'clearance_before' => 0.0020, 'clearance_after' => 0.0028, 'step' => 4.0],
         'nose-height' => ['base_circle' => 0.03, 'lobe_lift' => 0.01],
         'bound-over-speed' => ['bound' => 9400.0, 'speed' => 7600.0],
         'crown-radius' => ['face_diameter' => 0.021, 'crown' => 0.00004],
@@ -143,6 +144,7 @@ final class UncertaintyTest extends TestCase
             'seat-emptying-pressure': lambda load, cylinder, seat, stem:
                 (load + cylinder * pi * seat ** 2 / 4) / (pi * (seat - stem) * (seat + stem) / 4),
             'valve-to-valve': lambda gap, intake, exhaust, a, b: gap - intake * np.sin(radians(a)) - exhaust * np.sin(radians(b)),
+            'drive-lag-credit': lambda lag, before, after, step: (after - before) / step * lag,
             'metal-to-take-off': lambda volume, wanted, opening: (volume - wanted) / opening,
             'coil-pitch': lambda free, wire, active: free / active - 2 * wire / active,
             'spring-in-pocket-pressed': lambda room, growth, above: room - growth,

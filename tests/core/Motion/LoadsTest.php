@@ -89,6 +89,9 @@ final class LoadsTest extends TestCase
         yield 'a step of nothing' => ['nose-bend', [
             'lift_at_nose' => [1, 'mm'], 'lift_before' => [1, 'mm'], 'lift_after' => [1, 'mm'], 'step' => [0, '°'],
         ], 'step'];
+        yield 'no step between two clearances' => ['drive-lag-credit', [
+            'lag' => [2, '°'], 'clearance_before' => [2, 'mm'], 'clearance_after' => [3, 'mm'], 'step' => [0, '°'],
+        ], 'step'];
         yield 'a nose that would cut' => ['nose-radius-from-bend', ['nose_height' => [10, 'mm'], 'bend' => [1, 'mm/°²']], 'sharp'];
         yield 'a dish' => ['crown-radius', ['face_diameter' => [20, 'mm'], 'crown' => [-0.02, 'mm']], 'without end'];
         yield 'gas above spring' => ['quasi-static-bound', ['gas_force' => [2000, 'N']] + self::TRAIN, 'nothing left'];
