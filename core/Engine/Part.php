@@ -50,13 +50,13 @@ enum Part: string
         };
     }
 
-    /** Whether an engine of this description has the part at all. */
     /** Whether it is tested off the engine too, by itself. */
     public function isTestedLoose(): bool
     {
         return $this === self::Spring;
     }
 
+    /** Whether an engine of this description has the part at all. */
     public function isFittedTo(Engine $engine): bool
     {
         return match ($this) {
