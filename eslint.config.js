@@ -13,7 +13,7 @@ const FLOORS = [
   ['door'],
   ['keeping'],
   ['frame'],
-  ['photograph', 'sheet'],
+  ['engine', 'photograph', 'sheet'],
   ['before', 'bench', 'cause', 'clearances', 'library', 'print', 'queue', 'quick', 'report', 'schedule', 'story', 'teardown'],
 ];
 

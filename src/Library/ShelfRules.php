@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Library;
 
+use MuteTapper\App\Engine\EngineView;
 use MuteTapper\App\Knowledge\KnowledgeFiles;
 use MuteTapper\Core\Assessment\AllSheets;
 use MuteTapper\Core\Document\BadDocument;
@@ -36,16 +37,17 @@ final readonly class ShelfRules
      */
     public function checked(Shelf $shelf, string $code, string $name, Node $content): array
     {
-        $kept = $content->map();
+        if ($shelf === Shelf::Engines) {
+            return Engine::fromNode($content)->toArray();
+        }
         match ($shelf) {
             Shelf::Gauges => $this->gauge($code, $name, $content),
             Shelf::Springs => $this->spring($content),
             Shelf::Limits => $this->limit($code, $content),
-            Shelf::Engines => Engine::fromNode($content),
             Shelf::Studies => GaugeStudy::fromNode($content),
         };
 
-        return $kept;
+        return $content->map();
     }
 
     public function view(ShelvedVersion $one): ShelvedItemView
@@ -87,7 +89,7 @@ final readonly class ShelfRules
                 $content->get('figures')->items(),
             )),
             Shelf::Limits => $content->maybe('source')?->word(1000) ?? '',
-            Shelf::Engines => '',
+            Shelf::Engines => EngineView::summary(Engine::fromNode($content)),
             Shelf::Studies => GaugeStudy::fromNode($content)->inWords(),
         }, false];
     }

@@ -56,6 +56,19 @@ final class LibraryTest extends AppTestCase
         self::assertSame([], Node::root($this->send('GET', '/api/library/file.json'))->get('items')->raw());
     }
 
+    /** An engine described on its shelf is kept complete, and changed there; a case begins from what stands. */
+    public function testAnEngineIsDescribedOnItsShelf(): void
+    {
+        $this->put('engines', 'boat-four', ['layout' => 'inline', 'drive' => 'pushrod', 'cylinders' => 4]);
+        $kept = Node::root($this->send('GET', '/api/library/engines'))->items()[0];
+        self::assertSame([1, 2, 3, 4], $kept->get('content')->get('numbering')->get('A')->raw());
+        self::assertStringStartsWith('Inline 4, 8 valves, pushrod', $kept->get('sums')->text());
+        $this->put('engines', 'boat-four', ['layout' => 'inline', 'drive' => 'finger', 'cylinders' => 5], 1);
+        $saved = Node::root($this->send('GET', '/api/engines'))->items();
+        self::assertSame(['finger', 5], [$saved[0]->get('engine')->get('drive')->raw(), $saved[0]->get('engine')->get('cylinders')->raw()]);
+        $this->put('engines', 'boat-four', ['layout' => 'inline', 'drive' => 'finger', 'cylinders' => 4, 'firing_order' => [1, 1, 2, 3]], 2, 422);
+    }
+
     /** Out of one shop, into another: all of it or nothing, and twice changes nothing. */
     public function testTheShelvesAsAFile(): void
     {

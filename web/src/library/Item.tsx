@@ -4,7 +4,7 @@ import { failureWords } from '../shared/failure';
 import { when } from '../shared/days';
 import { words } from '../shared/messages';
 import { say } from '../shared/saying';
-import { EngineForm } from './EngineForm';
+import { EngineForm, FRESH } from './EngineForm';
 import { GaugeForm } from './GaugeForm';
 import { LimitForm } from './LimitForm';
 import { SpringForm } from './SpringForm';
@@ -28,7 +28,7 @@ const EMPTY: Record<Shelf, Content> = {
   gauges: { kind: 'caliper' },
   springs: { figures: [] },
   limits: {},
-  engines: {},
+  engines: FRESH,
   studies: { unit: 'in', people: ['', '', ''], readings: [] },
 };
 

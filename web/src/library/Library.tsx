@@ -51,7 +51,7 @@ export default function Library() {
             aria-label={words.library.find}
             onChange={(event) => seek(event.target.value)}
           />
-          {shelf !== 'limits' && shelf !== 'engines' && (
+          {shelf !== 'limits' && (
             <Link className="new" to="?of=new" aria-current={open === 'new'}>
               {words.library.newOne[shelf]}
             </Link>

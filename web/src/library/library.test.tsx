@@ -27,13 +27,13 @@ const limit = {
 };
 
 /** The library on a server that has these things, and takes what is put, or refuses it. */
-function open(address: string, shelves: Record<string, unknown[]> = {}, refusal?: object) {
+function open(address: string, shelves: Record<string, unknown[]> = {}, refusal?: object, engines: unknown[] = []) {
   setPerson('Anna');
   const put: { shelf: string; code: string; body: unknown }[] = [];
   const given: Record<string, unknown> = {
     '/api/catalogue': { gauges: [gauge], columns: [], signs: [] },
     '/api/limits': [limit],
-    '/api/engines': [],
+    '/api/engines': engines,
   };
   vi.spyOn(api, 'GET').mockImplementation(((path: string, options: { params?: { path: { shelf: string } } }) =>
     Promise.resolve({
@@ -44,6 +44,7 @@ function open(address: string, shelves: Record<string, unknown[]> = {}, refusal?
         : given[path],
       response: new Response(null, { status: 200 }),
     })) as never);
+  vi.spyOn(api, 'POST').mockImplementation((() => Promise.reject(new Error('nothing is drawn here'))) as never);
   vi.spyOn(api, 'PUT').mockImplementation(((
     _: string,
     { params, body }: { params: { path: { shelf: string; code: string } }; body: object },
@@ -134,4 +135,39 @@ test('a shelf tells what is overdue and finds by name', async () => {
   await user.type(screen.getByLabelText('Find on this shelf'), 'cali');
   expect(screen.queryByRole('link', { name: /Hook/ })).toBeNull();
   expect(screen.getByRole('link', { name: 'Caliper left' })).toBeVisible();
+});
+
+test('an engine is changed on its shelf, and what the form does not show of it stays', async () => {
+  const engine = { layout: 'inline', drive: 'bucket', cylinders: 2, numbering: { A: [1, 2] }, firingOrder: [1, 2], firingAngles: [] };
+  const shelved = {
+    shelf: 'engines',
+    code: 'twin',
+    name: 'Twin',
+    version: 3,
+    content: { layout: 'inline', drive: 'bucket', cylinders: 2, flags: { turbo: 'no' } },
+    by: 'x',
+    at: '2026-01-01T00:00:00Z',
+    sums: 'Inline 2',
+    needsAct: false,
+  };
+  const { put, user } = open('/library/engines?of=twin', { engines: [shelved] }, undefined, [{ id: 'twin', name: 'Twin', engine }]);
+  const order = await screen.findByLabelText('Firing order');
+  expect(screen.getByRole('button', { name: 'Keep' })).toBeDisabled();
+  await user.clear(order);
+  await user.type(order, '2-1');
+  await user.click(screen.getByRole('button', { name: 'Keep' }));
+  expect(put[0]).toMatchObject({ shelf: 'engines', code: 'twin' });
+  expect(put[0]?.body).toMatchObject({
+    content: { drive: 'bucket', firing_order: [2, 1], numbering: { A: [1, 2] }, flags: { turbo: 'no' } },
+    version: 3,
+  });
+});
+
+test('a new engine is described from the least that makes one', async () => {
+  const { put, user } = open('/library/engines?of=new');
+  await user.type(await screen.findByLabelText('Name'), 'Boat four');
+  await user.click(screen.getByLabelText('What opens the valves'));
+  await user.click(await screen.findByTitle(/finger/i));
+  await user.click(screen.getByRole('button', { name: 'Keep' }));
+  expect(put[0]?.body).toMatchObject({ name: 'Boat four', content: { layout: 'inline', drive: 'finger', cylinders: 4 }, version: 0 });
 });

@@ -99,20 +99,20 @@ export const words = {
   library: {
     title: 'Library',
     shelves: { gauges: 'Gauges', springs: 'Springs', limits: 'Limits', engines: 'Engines', studies: 'Gauge studies' },
-    newOne: { gauges: 'Add a gauge', springs: 'Add a spring', studies: 'Begin a gauge study' },
+    newOne: { gauges: 'Add a gauge', springs: 'Add a spring', engines: 'Add an engine', studies: 'Begin a gauge study' },
     new: 'Something new',
     about: {
       gauges: 'The gauges that the shop owns. What stands here is worth more than the usual of a kind: choose your gauge on a sheet.',
       springs: 'Springs by their maker’s figures. A case takes them over as its claims.',
       limits: 'What is judged, and by whose figure. A figure changed here judges every open case; signed calls stay as they were.',
-      engines: 'Engines to begin a case from. They are saved from a case, where they are described.',
+      engines: 'Engines to begin a case from: described here, or saved from a case.',
       studies: 'What a gauge and the hands that use it are worth: several people read the same parts, each more than once.',
     },
     nothing: {
       gauges: 'No gauge of your own yet. Add one, or go on with the usual of its kind.',
       springs: 'No spring yet.',
       limits: 'No limit has these words.',
-      engines: 'No engine yet. Save one from a case: story, engine.',
+      engines: 'No engine yet. Describe one here, or save one from a case: story, engine.',
       studies: 'No gauge study yet.',
     },
     find: 'Find on this shelf',
@@ -162,7 +162,6 @@ export const words = {
     mark: 'What kind of source',
     marks: { pub: 'published', practice: 'practice of the trade', own: 'our own' },
     source: 'Where the figure comes from',
-    engineHint: 'An engine is changed where a case describes it, and saved from there under the same name.',
     beginWithIt: 'Begin a case with it',
     study: {
       gauge: 'Gauge',

@@ -1,135 +1,28 @@
-import { useQuery } from '@tanstack/react-query';
-import { Button, Input, InputNumber, Select } from 'antd';
-import { HeadPlan } from '../draw/HeadPlan';
+import { Button } from 'antd';
+import { differences, enteredOf } from '../engine/draft';
+import { EngineFields } from '../engine/EngineFields';
 import { Theirs } from '../entry/Theirs';
 import { useBench } from '../entry/useBench';
-import { answer, api, Refused, type EngineInput } from '../shared/api';
 import { words } from '../shared/messages';
 import { SaveToLibrary } from './EngineLibrary';
-import { differences, enteredOf, useEngine } from './useEngine';
+import { useEngine } from './useEngine';
 
-const NONE: ReadonlySet<string> = new Set();
-
-/** The engine in full; a change that would leave entries without their place is refused with the list. */
+/** The engine of the case; a change that would leave entries without their place is refused with the list. */
 export function EngineForm() {
   const { view } = useBench();
   const document = useEngine(view);
-  const { engine, firing, angles, numbering } = document.draft;
-  const change = (part: Partial<EngineInput>): void => void document.change({ engine: { ...engine, ...part } });
   const entered = enteredOf(document.draft, view.engine);
-  const plan = useQuery({
-    queryKey: ['plan', entered],
-    queryFn: () => answer(api.POST('/api/engine/plan', { body: entered })),
-    placeholderData: (previous) => previous,
-    retry: false,
-  });
-  const choice = <T extends string>(
-    label: string,
-    value: T | undefined,
-    options: readonly (readonly [T, string])[],
-    set: (value: T) => void,
-  ) => (
-    <label>
-      <span>{label}</span>
-      <Select
-        value={value ?? null}
-        aria-label={label}
-        onChange={(picked: T | null) => picked !== null && set(picked)}
-        options={options.map(([code, text]) => ({ value: code, label: text }))}
-      />
-    </label>
-  );
-  const number = (label: string, value: number | null | undefined, set: (value: number | null) => void) => (
-    <label>
-      <span>{label}</span>
-      <InputNumber value={value ?? null} aria-label={label} onChange={set} style={{ width: '100%' }} />
-    </label>
-  );
-
   return (
     <form
-      className="questions engine-form"
+      className="engine-form"
       onSubmit={(event) => {
         event.preventDefault();
         void document.save();
       }}
     >
-      {document.theirs !== null && (
-        <div className="wide">
-          <Theirs differences={differences(document.theirs, document.draft)} onTake={document.takeTheirs} />
-        </div>
-      )}
-      {choice(
-        words.newCase.drive,
-        engine.drive,
-        [
-          ['pushrod', words.newCase.drives.pushrod],
-          ['bucket', words.newCase.drives.bucket],
-          ['finger', words.newCase.drives.finger],
-        ],
-        (drive) => change({ drive }),
-      )}
-      {choice(
-        words.newCase.layout,
-        engine.layout,
-        [
-          ['inline', words.newCase.layouts.inline],
-          ['vee', words.newCase.layouts.vee],
-          ['flat', words.newCase.layouts.flat],
-        ],
-        (layout) => change({ layout }),
-      )}
-      {choice(
-        words.engine.names.face,
-        engine.face,
-        [
-          ['flat', words.engine.faces.flat],
-          ['crowned', words.engine.faces.crowned],
-          ['roller', words.engine.faces.roller],
-        ],
-        (face) => change({ face }),
-      )}
-      {choice(
-        words.engine.names.lash,
-        engine.lash,
-        [
-          ['solid', words.engine.lashes.solid],
-          ['hydraulic', words.engine.lashes.hydraulic],
-        ],
-        (lash) => change({ lash }),
-      )}
-      {number(words.newCase.cylinders, engine.cylinders, (cylinders) => change({ cylinders: cylinders ?? 0 }))}
-      {number(words.engine.names.intakeValves, engine.intakeValves, (value) => change({ intakeValves: value ?? 0 }))}
-      {number(words.engine.names.exhaustValves, engine.exhaustValves, (value) => change({ exhaustValves: value ?? 0 }))}
-      {number(words.engine.names.rockerRatio, engine.rockerRatio, (rockerRatio) => change({ rockerRatio }))}
-      {number(words.engine.names.intendedSpeed, engine.intendedSpeed, (intendedSpeed) => change({ intendedSpeed }))}
-      {number(words.engine.names.reachedSpeed, engine.reachedSpeed, (reachedSpeed) => change({ reachedSpeed }))}
-      <label>
-        <span>{words.engine.names.firingOrder}</span>
-        <Input value={firing} placeholder="1-3-4-2" onChange={(event) => document.change({ firing: event.target.value })} />
-      </label>
-      <label>
-        <span>{words.engine.names.firingAngles}</span>
-        <Input
-          value={angles}
-          placeholder={words.engine.anglesPlaceholder}
-          onChange={(event) => document.change({ angles: event.target.value })}
-        />
-      </label>
-      {Object.entries(numbering).map(([bank, text]) => (
-        <label key={bank}>
-          <span>{words.engine.numbering(bank)}</span>
-          <Input value={text} onChange={(event) => document.change({ numbering: { ...numbering, [bank]: event.target.value } })} />
-        </label>
-      ))}
-      {engine.valveOrder != null &&
-        Object.entries(engine.valveOrder).map(([bank, order]) => (
-          <label key={bank}>
-            <span>{words.engine.valveOrder(bank)}</span>
-            <Input value={order} onChange={(event) => change({ valveOrder: { ...engine.valveOrder, [bank]: event.target.value } })} />
-          </label>
-        ))}
-      <div className="wide acts-row">
+      {document.theirs !== null && <Theirs differences={differences(document.theirs, document.draft)} onTake={document.takeTheirs} />}
+      <EngineFields draft={document.draft} entered={entered} onChange={(part) => void document.change(part)} />
+      <div className="acts-row">
         <Button type="primary" htmlType="submit" disabled={document.state === 'saved'} loading={document.state === 'saving'}>
           {document.state === 'saved' ? words.story.saved : words.story.saveEngine}
         </Button>
@@ -139,17 +32,6 @@ export function EngineForm() {
           </span>
         )}
       </div>
-      <div className="engine-plan">
-        {plan.data && (
-          <HeadPlan
-            plan={plan.data.plan}
-            reading={(cell) => ({ figure: cell.name, spoken: cell.label })}
-            failed={NONE}
-            label={words.engine.asEntered(plan.data.engine.summary)}
-          />
-        )}
-      </div>
-      {plan.error instanceof Refused && <p className="wide wrong">{plan.error.message}</p>}
       <SaveToLibrary engine={entered} suggestion={view.name} />
     </form>
   );
