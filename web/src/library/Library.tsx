@@ -10,7 +10,6 @@ import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
 import { author } from '../shared/person';
 import { useLimits, useShelf } from '../shared/queries';
-import { say } from '../shared/saying';
 import { Item } from './Item';
 import { libraryChanged, SHELVES, type Item as Shelved, type Shelf } from './useShelf';
 import './library.css';
@@ -134,9 +133,11 @@ function useThings(shelf: Shelf): { list: readonly Shelved[]; isReady: boolean; 
 function AsFile() {
   const queries = useQueryClient();
   const input = useRef<HTMLInputElement>(null);
+  const [done, setDone] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const take = async (file: File): Promise<void> => {
     setProblem(null);
+    setDone('');
     try {
       const text = await file.text();
       const { changed } = await answer(
@@ -147,7 +148,7 @@ function AsFile() {
           headers: { 'Content-Type': 'application/json' },
         }),
       );
-      say(words.library.imported(changed));
+      setDone(words.library.imported(changed));
       await libraryChanged(queries);
     } catch (error) {
       setProblem(failureWords(error));
@@ -160,6 +161,9 @@ function AsFile() {
           {problem}
         </span>
       )}
+      <span className="quiet" role="status">
+        {done}
+      </span>
       <a className="door-button plain" href="/api/library/file.json" download>
         {words.library.save}
       </a>

@@ -44,7 +44,10 @@ function open(address: string, shelves: Record<string, unknown[]> = {}, refusal?
         : given[path],
       response: new Response(null, { status: 200 }),
     })) as never);
-  vi.spyOn(api, 'POST').mockImplementation((() => Promise.reject(new Error('nothing is drawn here'))) as never);
+  vi.spyOn(api, 'POST').mockImplementation(((path: string) =>
+    path === '/api/library/file.json'
+      ? Promise.resolve({ data: { changed: 2 }, response: new Response(null, { status: 200 }) })
+      : Promise.reject(new Error('nothing is drawn here'))) as never);
   vi.spyOn(api, 'PUT').mockImplementation(((
     _: string,
     { params, body }: { params: { path: { shelf: string; code: string } }; body: object },
@@ -170,4 +173,10 @@ test('a new engine is described from the least that makes one', async () => {
   await user.click(await screen.findByTitle(/finger/i));
   await user.click(screen.getByRole('button', { name: 'Keep' }));
   expect(put[0]?.body).toMatchObject({ name: 'Boat four', content: { layout: 'inline', drive: 'finger', cylinders: 4 }, version: 0 });
+});
+
+test('a library taken in as a file says how much of it is new', async () => {
+  const { user } = open('/library/gauges');
+  await user.upload(screen.getByLabelText('Take in a file'), new File(['{}'], 'library.json', { type: 'application/json' }));
+  expect(await screen.findByText(/2/)).toHaveAttribute('role', 'status');
 });
