@@ -67,6 +67,12 @@ final class EntryLog
         return new self($heads, $byKey);
     }
 
+    /** @param list<Entry> $more heads that nobody recorded: what lies beside the engine while something is tried */
+    public function beside(array $more): self
+    {
+        return self::ofHeads([...array_values($this->heads), ...$more]);
+    }
+
     public function headOf(Slot $slot): ?Entry
     {
         $head = $this->heads[$slot->key()] ?? null;

@@ -11,10 +11,12 @@ use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\Fineness;
+use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\From;
 use MuteTapper\Core\Sheet\Judged;
 use MuteTapper\Core\Sheet\Sheet;
+use MuteTapper\Core\Sheet\Slider;
 use MuteTapper\Core\Sheet\Value;
 use MuteTapper\Core\Sheet\Way;
 
@@ -30,7 +32,9 @@ final class SealSheet
             what: 'guides and seals',
             columns: [
                 Column::length('guide_height', Part::Guide, 0.0, 1.8, 'guide top, above the spring seat')->headed('guide top')
-                    ->comparedWithSet()->usually(0.62),
+                    ->comparedWithSet()->usually(0.62)->movingWith(['shims_under_spring' => -1, 'guide_cut' => -1]),
+                Column::length('guide_cut', Part::Guide, 0.0, 0.3, 'cut off the top of the guide')->neverRead()
+                    ->triedOn(Slider::between(0, 0.15))->orElse(Way::usual(0, Unit::Inch, 'nothing cut off')),
                 self::fit('guide_outside', 'outside diameter of the guide', 'guide outside')->by('outside_micrometer')->usually(0.5025),
                 self::fit('guide_hole', 'hole of the guide in the head', 'hole')->by('dial_bore_gauge')->usually(0.5008),
                 Column::length('seal_outside', Part::Seal, 0.3, 1.6, 'outside diameter of the seal')->headed('seal outside')->usually(0.66),

@@ -12,6 +12,7 @@ use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\From;
 use MuteTapper\Core\Sheet\Judged;
 use MuteTapper\Core\Sheet\Sheet;
+use MuteTapper\Core\Sheet\Slider;
 use MuteTapper\Core\Sheet\Value;
 use MuteTapper\Core\Sheet\Way;
 
@@ -32,8 +33,9 @@ final class HeightSourcesSheet
             columns: [
                 Column::length('bare_height', Part::SpringSeat, 0.7, 3.0, 'height with standard parts and nothing under the spring')
                     ->headed('bare height')->by('height_micrometer')->statable()->usually(1.9),
-                $offset('longer_valve', Part::Valve, 'valve longer than standard, to the groove', 'longer valve'),
-                $offset('lock_offset', Part::Locks, 'locks that raise the retainer', 'locks raise'),
+                $offset('longer_valve', Part::Valve, 'valve longer than standard, to the groove', 'longer valve')
+                    ->triedOn(Slider::between(0, 0.25)),
+                $offset('lock_offset', Part::Locks, 'locks that raise the retainer', 'locks raise')->triedOn(Slider::between(-0.05, 0.05)),
                 $offset('retainer_offset', Part::Retainer, 'retainer that raises the spring’s face', 'retainer raises'),
             ],
             values: [

@@ -22,6 +22,7 @@ use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\From;
 use MuteTapper\Core\Sheet\Judged;
 use MuteTapper\Core\Sheet\Sheet;
+use MuteTapper\Core\Sheet\Slider;
 use MuteTapper\Core\Sheet\Value;
 use MuteTapper\Core\Sheet\Way;
 
@@ -41,9 +42,11 @@ final class HeightsSheet
             columns: [
                 Column::length('installed_height', Part::SpringSeat, 0.7, 3.0)
                     ->by('height_micrometer')->claimable()->neededInClaim()->usually(1.9)
+                    ->movingWith(['shims_under_spring' => -1, 'longer_valve' => 1, 'lock_offset' => 1, 'retainer_offset' => 1])
                     ->orElse(Way::same(From::value('height_from_parts'))),
                 Column::length('shims', Part::SpringSeat, 0.0, 0.35, 'shims and locator')
-                    ->headed('shims, locator')->claimable()->usually(0.06)->orElse(
+                    ->headed('shims, locator')->claimable()->usually(0.06)->triedOn(Slider::between(0, 0.2))
+                    ->movingWith(['shim_stack' => 1, 'locator_thickness' => 1])->orElse(
                         Way::derived(
                             HeadCalculations::underSpring(),
                             ['shim_stack' => From::value('shim_stack'), 'locator_thickness' => From::value('locator_thickness')],
@@ -57,7 +60,7 @@ final class HeightsSheet
                 Column::length('pocket_diameter', Part::SpringSeat, 0.6, 3.0)->headed('pocket dia.')->claimable()->usually(1.569),
                 Column::length(
                     'seal_height', Part::Seal, 0.0, 1.6, 'seal or guide top, above the spring seat',
-                )->headed('seal top')->claimable()->usually(0.88)->orElse(
+                )->headed('seal top')->claimable()->usually(0.88)->movingWith(['shims_under_spring' => -1, 'guide_cut' => -1])->orElse(
                     Way::derived(
                         HeadCalculations::heightAboveSpringSeat(),
                         ['height_from_head' => From::measured('seal_height_from_head'), 'shims' => From::value('shims_under_spring')],
@@ -65,7 +68,7 @@ final class HeightsSheet
                 ),
                 Column::length(
                     'seal_height_from_head', Part::Seal, 0.0, 1.8, 'seal or guide top, above the bare head',
-                )->headed('seal top from head')->usually(0.94),
+                )->headed('seal top from head')->usually(0.94)->movingWith(['guide_cut' => -1]),
                 Column::length('retainer_depth', Part::Retainer, -0.3, 0.8)->claimable()->usually(0.285),
                 Column::length(
                     'inner_step', Part::Retainer, -0.3, 0.5, 'retainer step to the inner spring',
@@ -143,7 +146,7 @@ final class HeightsSheet
     private static function ratio(): Column
     {
         return Column::of('ratio', Part::Rocker, 0.8, 2.6, Unit::One, 'rocker ratio')
-            ->headed('ratio')->by('ratio_from_lifts')->usually(1.5, Unit::One)
+            ->headed('ratio')->by('ratio_from_lifts')->usually(1.5, Unit::One)->triedOn(Slider::around(0.2, 0.2, 0.01, Unit::One))
             ->on(static fn (Engine $engine): bool => $engine->drive !== DriveKind::Bucket)
             ->orElse(
                 Way::usual(1, Unit::One, 'direct drive', basis: Basis::Claimed)->on(
@@ -170,7 +173,7 @@ final class HeightsSheet
 
         return Column::length(
             'net_lift', Part::Valve, 0.0, 1.2,
-        )->by('dial_indicator')->claimable()->computedUnder('lift, computed')->usually(0.57)->orElse(
+        )->by('dial_indicator')->claimable()->computedUnder('lift, computed')->usually(0.57)->triedOn(Slider::around(0.1, 0.15))->orElse(
             Way::derived(new NetLiftSolid(), $inputs + ['lash' => From::value('lash')])->on(
                 static fn (Engine $engine): bool => $engine->lash === LashKind::Solid,
             ),

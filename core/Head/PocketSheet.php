@@ -14,6 +14,7 @@ use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\From;
 use MuteTapper\Core\Sheet\Judged;
 use MuteTapper\Core\Sheet\Sheet;
+use MuteTapper\Core\Sheet\Slider;
 use MuteTapper\Core\Sheet\Value;
 use MuteTapper\Core\Sheet\Way;
 
@@ -36,8 +37,9 @@ final class PocketSheet
                 $locator('locator_flange', 0.5, 3.0, 'flange of the locator', 'flange')->usually(1.55),
                 $locator('locator_outside', 0.3, 2.2, 'register of the locator, outside', 'locator outside')->usually(1.105),
                 $locator('locator_inside', 0.25, 1.4, 'hole of the locator', 'locator hole')->usually(0.51),
-                $locator('locator_thickness', 0.0, 0.3, 'thickness of the locator under the spring', 'locator thickness')->usually(0.06),
-                $locator('shim_stack', 0.0, 0.3, 'spring shims, all together', 'shims')->usually(0.03),
+                $locator('locator_thickness', 0.0, 0.3, 'thickness of the locator under the spring', 'locator thickness')->usually(0.06)
+                    ->triedOn(Slider::between(0, 0.12)),
+                $locator('shim_stack', 0.0, 0.3, 'spring shims, all together', 'shims')->usually(0.03)->triedOn(Slider::between(0, 0.15)),
             ],
             values: [
                 self::fit(

@@ -169,6 +169,11 @@ final class Bench
     /** Whether a spring stands inside another there: anything was read, or is claimed, of an inner one. */
     public function isDual(string $place): bool
     {
+        $source = $this->change->sourceOf($place, Part::Spring->value);
+        if ($source !== null) {
+            return $this->records->hasCoil($source, [], Coil::Inner->value);
+        }
+
         return $this->records->hasCoil($place, $this->statedAt($place), Coil::Inner->value);
     }
 
@@ -282,7 +287,9 @@ final class Bench
         if (!$value->index->has(Axis::Coil)) {
             return $all;
         }
-        $stated = $this->statedAt($place);
+        $source = $this->change->sourceOf($place, Part::Spring->value);
+        $stated = $source === null ? $this->statedAt($place) : [];
+        $place = $source ?? $place;
 
         return array_values(array_filter($all, fn (array $parts): bool => match ($coil = $parts[Axis::Coil->value] ?? '') {
             Coil::Outer->value => true,
@@ -301,17 +308,17 @@ final class Bench
         }
         $read = $this->read($value, $place, $index);
         if ($read !== null) {
-            return $this->base === null ? $read : $this->followed($read, $value, $place, $parts, $this->base);
+            return $this->followed($read, $value, $place, $parts);
         }
         $computed = $this->computed($value, $place, $parts);
-        if ($computed instanceof Given && $computed->basis->isMeasured()) {
+        if ($computed instanceof Given && $this->restsOnTheEngine($computed, $value, $place, $parts)) {
             return $computed;
         }
         $column = $value->column;
         if ($column !== null && $column->isClaimable && $this->change->sourceOf($place, $column->part->value) === null) {
             $claimed = $this->claim($place, $column, $index);
             if ($claimed !== null) {
-                return $claimed;
+                return $this->followed($claimed, $value, $place, $parts);
             }
         }
         if ($computed instanceof Given) {
@@ -602,23 +609,63 @@ final class Bench
     }
 
     /**
-     * A reading whose computed counterpart moves with a change keeps its own level and moves as far.
+     * Whether a computed value goes before a claim: it rests on a reading, and did so before anything was changed.
      *
      * @param array<string, string> $parts
      */
-    private function followed(Given $read, Value $value, string $place, array $parts, self $base): Given
+    private function restsOnTheEngine(Given $computed, Value $value, string $place, array $parts): bool
     {
-        if ($value->ways === [] || $read->basis === Basis::Changed) {
-            return $read;
+        if ($this->base === null || $value->column === null || $computed->basis !== Basis::Changed) {
+            return $computed->basis->isMeasured();
         }
-        $before = $base->computed($value, $place, $parts);
-        $after = $this->computed($value, $place, $parts);
-        if (!$before instanceof Given || !$after instanceof Given || $before->value->base === $after->value->base) {
-            return $read;
+        $before = $this->base->computed($value, $place, $parts);
+
+        return $before instanceof Given && $before->basis->isMeasured();
+    }
+
+    /**
+     * What stands keeps its own level where something is changed, and moves as far as the change would move it.
+     *
+     * @param array<string, string> $parts
+     */
+    private function followed(Given $stands, Value $value, string $place, array $parts): Given
+    {
+        if ($this->base === null || $stands->basis === Basis::Changed) {
+            return $stands;
+        }
+        $moved = $value->column === null || $value->column->movesWith === []
+            ? $this->movedByItsWays($value, $place, $parts, $this->base)
+            : $this->movedWith($value->column->movesWith, $place, $this->base);
+
+        return $moved === null ? $stands : new Given(
+            $stands->value->plus($moved), $stands->origin.', moved as the change would move it', Basis::Changed, $stands->doubt,
+        );
+    }
+
+    /** @param array<string, string> $parts */
+    private function movedByItsWays(Value $value, string $place, array $parts, self $base): ?Uncertain
+    {
+        $before = $value->ways === [] ? null : $base->computed($value, $place, $parts);
+        $after = $before === null ? null : $this->computed($value, $place, $parts);
+
+        return $before instanceof Given && $after instanceof Given && $before->value->base !== $after->value->base
+            ? $after->value->minus($before->value) : null;
+    }
+
+    /** @param array<string, int> $names */
+    private function movedWith(array $names, string $place, self $base): ?Uncertain
+    {
+        $moved = null;
+        foreach ($names as $name => $direction) {
+            $before = $base->value($place, $name);
+            $after = $this->value($place, $name);
+            if ($before instanceof Given && $after instanceof Given && $before->value->base !== $after->value->base) {
+                $by = $after->value->minus($before->value);
+                $by = $direction > 0 ? $by : $by->scaled(-1);
+                $moved = $moved === null ? $by : $moved->plus($by);
+            }
         }
 
-        return new Given(
-            $read->value->plus($after->value->minus($before->value)), $read->origin.', moved as the change would move it', Basis::Changed,
-        );
+        return $moved;
     }
 }

@@ -81,6 +81,20 @@ final class Column
      * @phpstan-readonly-allow-private-mutation
      */
     public array $ways = [];
+    /**
+     * What it goes up or down with, inch for inch, by the name of the value.
+     *
+     * @var array<string, int>
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    public array $movesWith = [];
+    /**
+     * How it is tried, where something else in its place is tried.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    public ?Slider $slider = null;
     /** @var (\Closure(Engine): bool)|null engines that have it */
     private ?\Closure $on = null;
 
@@ -235,6 +249,22 @@ final class Column
     public function orElse(Way ...$ways): self
     {
         return $this->with(static function (self $copy) use ($ways): void { $copy->ways = array_values($ways); });
+    }
+
+    /**
+     * What it goes up with (1) or down with (-1) where something is changed: a height taken from the spring's face sinks as that rises.
+     *
+     * @param array<string, int> $values
+     */
+    public function movingWith(array $values): self
+    {
+        return $this->with(static function (self $copy) use ($values): void { $copy->movesWith = $values; });
+    }
+
+    /** It can be tried as something else: so far, and in such steps. */
+    public function triedOn(Slider $slider): self
+    {
+        return $this->with(static function (self $copy) use ($slider): void { $copy->slider = $slider; });
     }
 
     public function dimension(): Dimension

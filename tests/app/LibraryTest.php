@@ -66,7 +66,8 @@ final class LibraryTest extends AppTestCase
         $this->put('engines', 'boat-four', ['layout' => 'inline', 'drive' => 'finger', 'cylinders' => 5], 1);
         $saved = Node::root($this->send('GET', '/api/engines'))->items();
         self::assertSame(['finger', 5], [$saved[0]->get('engine')->get('drive')->raw(), $saved[0]->get('engine')->get('cylinders')->raw()]);
-        $this->put('engines', 'boat-four', ['layout' => 'inline', 'drive' => 'finger', 'cylinders' => 4, 'firing_order' => [1, 1, 2, 3]], 2, 422);
+        $twice = ['layout' => 'inline', 'drive' => 'finger', 'cylinders' => 4, 'firing_order' => [1, 1, 2, 3]];
+        $this->put('engines', 'boat-four', $twice, 2, 422);
     }
 
     /** Out of one shop, into another: all of it or nothing, and twice changes nothing. */

@@ -72,6 +72,7 @@ final class EveryColumnTest extends TestCase
             }
         }
         foreach ($sheets->columns as $code => $column) {
+            $used += array_fill_keys(array_keys($column->movesWith), true);
             // A limit that the maker may state is a column of its own.
             if (preg_match('/^(.+)\.(least|most)$/', $code, $match) === 1 && isset($sheets->judged[$match[1]])) {
                 $used[$code] = true;

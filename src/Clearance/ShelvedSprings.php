@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Clearance;
+
+use MuteTapper\App\Library\Library;
+use MuteTapper\App\Library\Shelf;
+use MuteTapper\App\Library\ShelvedVersion;
+use MuteTapper\Core\CaseFile\CaseFile;
+use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Entry\Entry;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\Slot;
+use MuteTapper\Core\Quantity\EntryParser;
+use MuteTapper\Core\Quantity\PlausibleRange;
+use MuteTapper\Core\Quantity\UnitSystem;
+use MuteTapper\Core\Sheet\Column;
+use MuteTapper\Core\Sheet\Sheets;
+
+/** The springs of the library, laid beside an engine by their makers' figures, so that they can be tried in it. */
+final readonly class ShelvedSprings
+{
+    private const PLACE = 'shelf-';
+
+    public function __construct(private Library $library)
+    {
+    }
+
+    /** @return list<SpringChoiceView> */
+    public function choices(): array
+    {
+        return array_map(
+            static fn (ShelvedVersion $one): SpringChoiceView => new SpringChoiceView(self::PLACE.$one->code, $one->name, true),
+            $this->library->on(Shelf::Springs),
+        );
+    }
+
+    /** The case with every spring of the library beside its engine; nothing of it is recorded. */
+    public function beside(CaseFile $case, Sheets $sheets): CaseFile
+    {
+        $entries = [];
+        foreach ($this->library->on(Shelf::Springs) as $one) {
+            $content = Node::root($one->content);
+            $parser = new EntryParser($content->maybe('units')?->choice(UnitSystem::class) ?? UnitSystem::Inch);
+            foreach ($content->get('figures')->items() as $figure) {
+                $column = $sheets->columns[$figure->get('item')->word()] ?? null;
+                if ($column !== null) {
+                    $entries[] = self::entry($one, $figure, $column, $parser);
+                }
+            }
+        }
+
+        return new CaseFile($case->engine, $case->settings, $case->log->beside($entries));
+    }
+
+    private static function entry(ShelvedVersion $one, Node $figure, Column $column, EntryParser $parser): Entry
+    {
+        $index = $figure->maybe('index')?->word();
+        $typed = static function (string $key, PlausibleRange $range) use ($figure, $parser): array {
+            $typed = $parser->parse($figure->get($key)->word(), $range);
+
+            return ['number' => $typed->number, 'unit' => $typed->unit->value, 'decimals' => $typed->decimals];
+        };
+        $value = $typed('text', $column->range);
+
+        return new Entry(
+            implode(' ', [self::PLACE.$one->code, $column->code, $index ?? '']), EntryKind::Reading,
+            new Slot(self::PLACE.$one->code, $column->part->value, $column->code, $index), null, null, $one->by, $one->at, null,
+            [
+                'value' => $value,
+                'gauge' => [
+                    'code' => self::PLACE.$one->code, 'label' => $one->name, 'unit' => $value['unit'], 'stated' => 'as its maker states it',
+                    'repeat' => 0.5 * 10 ** -$value['decimals'],
+                ],
+            ] + ($column->isAtHeight ? ['at' => $typed('at', Column::testHeightRange())] : []),
+        );
+    }
+}

@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Clearance;
+
+use MuteTapper\App\Shared\QuantityView;
+use MuteTapper\App\Sheet\MarginView;
+use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Engine\Coil;
+use MuteTapper\Core\Engine\Place;
+use MuteTapper\Core\Guide\CutTarget;
+use MuteTapper\Core\Head\HighestLift;
+use MuteTapper\Core\Head\Stack;
+use MuteTapper\Core\Quantity\Dimension;
+use MuteTapper\Core\Quantity\Quantity;
+use MuteTapper\Core\Quantity\Uncertain;
+use MuteTapper\Core\Quantity\UnitSystem;
+use MuteTapper\Core\Sheet\Bench;
+use MuteTapper\Core\Sheet\Slider;
+use MuteTapper\Core\Sheet\Value;
+use MuteTapper\Core\Verdict\Margin;
+
+/** Puts a stack, as found and as tried, into the shape in which it is drawn. */
+final readonly class StackPresenter
+{
+    private UnitSystem $units;
+
+    /** @param Bench|null $tried the same bench with what is tried */
+    public function __construct(private Bench $bench, private ?Bench $tried)
+    {
+        $this->units = $bench->case->settings->units;
+    }
+
+    /** @param list<SpringChoiceView> $shelved */
+    public function stack(string $place, array $shelved): StackView
+    {
+        $found = new Stack($place, $this->bench);
+        $tried = $this->tried === null ? null : new Stack($place, $this->tried);
+
+        return new StackView(
+            $place, $this->label($place), $this->sizes($found, $this->bench),
+            $tried === null || $this->tried === null ? null : $this->sizes($tried, $this->tried),
+            $this->gaps($found, $tried), $this->loads($found, $tried), $this->ladder($place, $found),
+            array_map(fn (array $one): SliderView => $this->slider(...$one), $found->tried()), [...$this->loose(), ...$shelved],
+        );
+    }
+
+    /** @return list<CutTargetView> */
+    public function guidesToCut(): array
+    {
+        $view = fn (Margin $margin): MarginView => MarginView::of($margin, $this->bench);
+
+        return array_map(fn (CutTarget $one): CutTargetView => new CutTargetView(
+            $one->place, $this->label($one->place), QuantityView::uncertain($one->top, $this->units),
+            $one->cut->base > 0.0 ? $this->units->show($one->cut) : null, QuantityView::uncertain($one->topAfter, $this->units),
+            array_map($view, $one->before), array_map($view, $one->after), $this->noLonger($one),
+        ), CutTarget::on($this->bench));
+    }
+
+    private function noLonger(CutTarget $one): ?string
+    {
+        return $one->seatedLeft === null || $one->seatedLeft->base >= 0.0 ? null : sprintf(
+            'The seal: it wants %s more guide than is left above the head.', $this->show(-$one->seatedLeft->base),
+        );
+    }
+
+    /** @return array<string, StackSizeView> */
+    private function sizes(Stack $stack, Bench $bench): array
+    {
+        $sizes = [];
+        foreach ($stack->sizes() as $key => $given) {
+            $parts = explode('.', $key, 2);
+            $index = $parts[1] ?? null;
+            $value = $bench->sheets->value($parts[0]);
+            $claim = $value->column?->isClaimable === true ? $bench->claim($stack->place, $value->column, $index) : null;
+            $sizes[$key] = StackSizeView::of($given, $claim, $this->units);
+        }
+
+        return $sizes;
+    }
+
+    /** @return list<StackGapView> */
+    private function gaps(Stack $found, ?Stack $tried): array
+    {
+        $key = static fn (Margin $margin): string => $margin->quantity().' '.$margin->index;
+        $after = [];
+        foreach ($tried?->gaps() ?? [] as $margin) {
+            $after[$key($margin)] = $margin;
+        }
+
+        return array_map(function (Margin $margin) use ($after, $key): StackGapView {
+            $changed = $after[$key($margin)] ?? null;
+
+            return new StackGapView(
+                MarginView::of($margin, $this->bench),
+                $changed === null || $this->tried === null || $changed->value()?->base === $margin->value()?->base
+                    ? null : MarginView::of($changed, $this->tried),
+            );
+        }, $found->gaps());
+    }
+
+    /** @return list<StackLoadView> */
+    private function loads(Stack $found, ?Stack $tried): array
+    {
+        $shown = fn (?Given $given): ?QuantityView => $given === null ? null : QuantityView::uncertain($given->value, $this->units);
+        $before = $found->loads();
+        $after = $tried?->loads() ?? [];
+        $loads = [];
+        foreach (array_keys($before + $after) as $name) {
+            $isSame = ($before[$name] ?? null)?->value->base === ($after[$name] ?? null)?->value->base;
+            $loads[] = new StackLoadView(
+                $name, $this->bench->sheets->value($name)->title, $shown($before[$name] ?? null),
+                $isSame ? null : $shown($after[$name] ?? null),
+            );
+        }
+
+        return $loads;
+    }
+
+    private function ladder(string $place, Stack $found): LiftLadderView
+    {
+        $limits = HighestLift::at($place, $this->bench);
+        $lift = $this->bench->value($place, 'net_lift');
+        $unit = $this->units->unitOf(Dimension::Length);
+        $tried = $this->tried === null ? null : HighestLift::at($place, $this->tried)[0] ?? null;
+        $known = $lift instanceof Given ? $lift->value : null;
+
+        return new LiftLadderView(
+            $known === null ? null : round($known->quantity()->in($unit), 6),
+            $known === null ? null : round($known->expanded()->in($unit), 6),
+            $known === null ? null : QuantityView::uncertain($known, $this->units),
+            array_map(fn (HighestLift $one): LiftLimitView => LiftLimitView::of($one, $this->units), $limits),
+            $tried === null ? null : LiftLimitView::of($tried, $this->units), $unit->symbol(), $found->missing(),
+            $known === null || $limits === [] ? '' : $this->said($known, $limits, $tried),
+        );
+    }
+
+    /** @param non-empty-list<HighestLift> $limits */
+    private function said(Uncertain $lift, array $limits, ?HighestLift $tried): string
+    {
+        $left = $limits[0]->lift->base - $lift->base;
+        $said = [sprintf(
+            'It lifts %s: %s.', $this->figure($lift->base),
+            $left >= 0.0
+                ? sprintf('%s more would be inside every limit', $this->figure($left))
+                : sprintf('%s more than it may', $this->figure(-$left)),
+        )];
+        $next = $limits[1] ?? null;
+        if ($next !== null) {
+            $said[] = sprintf('After %s comes %s, at %s.', self::name($limits[0]), self::name($next), $this->figure($next->lift->base));
+        }
+        if ($tried !== null && $tried->lift->base !== $limits[0]->lift->base) {
+            $said[] = sprintf('As tried it may lift %s, by %s.', $this->figure($tried->lift->base), self::name($tried));
+        }
+
+        return implode(' ', $said);
+    }
+
+    private function slider(Value $value, Given $found): SliderView
+    {
+        $slider = $value->column->slider ?? throw new \LogicException(sprintf('Nothing says how “%s” is tried.', $value->name));
+        $unit = $this->units->unitOf($value->dimension);
+        $in = static fn (float $base): float => round($base / $unit->baseFactor(), 6);
+
+        return new SliderView(
+            $value->name, $value->title, $unit->value,
+            $in($slider->from($found->value->base)), $in($slider->to($found->value->base)),
+            $this->step($slider, $value->dimension), $this->units->decimalsOf($value->dimension), $in($found->value->base), $found->origin,
+        );
+    }
+
+    /** A metric case tries in hundredths of a millimetre what the other tries in thou. */
+    private function step(Slider $slider, Dimension $dimension): float
+    {
+        $step = $slider->step->in($this->units->unitOf($dimension));
+
+        return 10 ** floor(log10($step) + 1e-9);
+    }
+
+    /** @return list<SpringChoiceView> */
+    private function loose(): array
+    {
+        return array_map(
+            static fn (string $place): SpringChoiceView => new SpringChoiceView($place, (string) Place::asLoose($place), false),
+            $this->bench->loosePlaces(),
+        );
+    }
+
+    private function label(string $place): string
+    {
+        return $this->bench->case->engine->placeLabel($place) ?? $place;
+    }
+
+    private static function name(HighestLift $one): string
+    {
+        return $one->margin->limit->title.(in_array($one->margin->index, [null, Coil::Outer->value], true) ? '' : ', '.$one->margin->index);
+    }
+
+    private function figure(float $base): string
+    {
+        return $this->units->figure(Quantity::base($base, Dimension::Length));
+    }
+
+    private function show(float $base): string
+    {
+        return $this->units->show(Quantity::difference($base, Dimension::Length));
+    }
+}
