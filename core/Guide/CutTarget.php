@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Guide;
 
 use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Engine\Station;
 use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
@@ -39,13 +40,18 @@ final readonly class CutTarget
     ) {
     }
 
-    /** @return list<self> of each valve of which the room over the guide or the seal is known */
-    public static function on(Bench $bench): array
+    /**
+     * @param Quantity $more lift than now that the guides are cut for
+     *
+     * @return list<self> of each valve of which the room over the guide or the seal is known
+     */
+    public static function on(Bench $found, Quantity $more): array
     {
         $cuts = $rooms = [];
-        $change = Change::none();
-        foreach ($bench->case->engine->stations as $station) {
-            $place = $station->code();
+        $places = array_map(static fn (Station $station): string => $station->code(), $found->case->engine->stations);
+        $change = Change::none()->adding($places, 'net_lift', $more);
+        $bench = $found->with($change);
+        foreach ($places as $place) {
             $rooms[$place] = self::rooms($place, $bench);
             if ($rooms[$place] !== [] && $bench->value($place, 'guide_height') instanceof Given) {
                 $short = array_map(
@@ -55,7 +61,7 @@ final readonly class CutTarget
                 $change = $change->adding([$place], 'guide_cut', $cuts[$place]);
             }
         }
-        $cut = $bench->with($change);
+        $cut = $found->with($change);
 
         return array_map(
             static fn (string $place): self => self::at($place, $cuts[$place], $rooms[$place], $bench, $cut), array_keys($cuts),

@@ -18,14 +18,13 @@ final readonly class LiftLimitView
     {
     }
 
-    public static function of(HighestLift $one, UnitSystem $units): self
+    public static function of(HighestLift $one, string $title, UnitSystem $units): self
     {
         $lift = $one->lift->quantity();
-        $index = $one->margin->index;
 
         return new self(
-            $one->margin->quantity(), trim($one->margin->limit->title.($index === null ? '' : ', '.$index)),
-            round($lift->in($units->unitOf($lift->dimension)), 6), QuantityView::uncertain($one->lift, $units),
+            $one->margin->quantity(), $title, round($lift->in($units->unitOf($lift->dimension)), 6),
+            QuantityView::uncertain($one->lift, $units),
         );
     }
 }

@@ -10,6 +10,12 @@ use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Quantity\Dimension;
+use MuteTapper\Core\Quantity\EntryParser;
+use MuteTapper\Core\Quantity\NotUnderstood;
+use MuteTapper\Core\Quantity\PlausibleRange;
+use MuteTapper\Core\Quantity\Quantity;
+use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Sheet\Change;
 use OpenApi\Attributes as OA;
@@ -47,15 +53,33 @@ final readonly class StackController
     }
 
     #[Route('/guides-to-cut', methods: ['GET'])]
-    #[OA\Get(path: '/api/cases/{id}/guides-to-cut', operationId: 'listGuidesToCut', responses: [
+    #[OA\Get(path: '/api/cases/{id}/guides-to-cut', operationId: 'listGuidesToCut', parameters: [
+        new OA\QueryParameter(
+            name: 'more', schema: new OA\Schema(type: 'string'), description: 'lift beyond that of now which they are cut for, as typed',
+        ),
+    ], responses: [
         new OA\Response(
             response: 200, description: 'of each valve of which the room over guide or seal is known',
             content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: CutTargetView::class)),
         ),
     ])]
-    public function guidesToCut(CaseRecord $case): JsonResponse
+    public function guidesToCut(CaseRecord $case, Request $request): JsonResponse
     {
-        return new JsonResponse((new StackPresenter($this->assessments->of($case)->bench, null))->guidesToCut());
+        $bench = $this->assessments->of($case)->bench;
+        $typed = trim($request->query->getString('more'));
+        try {
+            $parser = new EntryParser($bench->case->settings->units);
+            $more = $typed === '' ? 0.0 : $parser->parse($typed, self::moreLift())->quantity()->base;
+        } catch (NotUnderstood $refusal) {
+            throw Problem::invalid(rtrim($refusal->reason.' Accepted: '.$refusal->accepted.'.'), ['pointer' => '/more']);
+        }
+
+        return new JsonResponse((new StackPresenter($bench, null))->guidesToCut(Quantity::difference($more, Dimension::Length)));
+    }
+
+    private static function moreLift(): PlausibleRange
+    {
+        return new PlausibleRange(Quantity::of(-0.3, Unit::Inch), Quantity::of(0.4, Unit::Inch));
     }
 
     private function tried(Assessment $assessment, Node $change): Bench

@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class StackGapView
 {
-    public function __construct(public MarginView $found, public ?MarginView $tried)
+    public function __construct(public string $name, public MarginView $found, public ?MarginView $tried)
     {
     }
 }

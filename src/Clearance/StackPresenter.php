@@ -47,7 +47,7 @@ final readonly class StackPresenter
     }
 
     /** @return list<CutTargetView> */
-    public function guidesToCut(): array
+    public function guidesToCut(Quantity $more): array
     {
         $view = fn (Margin $margin): MarginView => MarginView::of($margin, $this->bench);
 
@@ -55,7 +55,7 @@ final readonly class StackPresenter
             $one->place, $this->label($one->place), QuantityView::uncertain($one->top, $this->units),
             $one->cut->base > 0.0 ? $this->units->show($one->cut) : null, QuantityView::uncertain($one->topAfter, $this->units),
             array_map($view, $one->before), array_map($view, $one->after), $this->noLonger($one),
-        ), CutTarget::on($this->bench));
+        ), CutTarget::on($this->bench, $more));
     }
 
     private function noLonger(CutTarget $one): ?string
@@ -93,7 +93,7 @@ final readonly class StackPresenter
             $changed = $after[$key($margin)] ?? null;
 
             return new StackGapView(
-                MarginView::of($margin, $this->bench),
+                $this->nameOf($margin), MarginView::of($margin, $this->bench),
                 $changed === null || $this->tried === null || $changed->value()?->base === $margin->value()?->base
                     ? null : MarginView::of($changed, $this->tried),
             );
@@ -130,8 +130,8 @@ final readonly class StackPresenter
             $known === null ? null : round($known->quantity()->in($unit), 6),
             $known === null ? null : round($known->expanded()->in($unit), 6),
             $known === null ? null : QuantityView::uncertain($known, $this->units),
-            array_map(fn (HighestLift $one): LiftLimitView => LiftLimitView::of($one, $this->units), $limits),
-            $tried === null ? null : LiftLimitView::of($tried, $this->units), $unit->symbol(), $found->missing(),
+            array_map(fn (HighestLift $one): LiftLimitView => LiftLimitView::of($one, self::name($one), $this->units), $limits),
+            $tried === null ? null : LiftLimitView::of($tried, self::name($tried), $this->units), $unit->symbol(), $found->missing(),
             $known === null || $limits === [] ? '' : $this->said($known, $limits, $tried),
         );
     }
@@ -164,7 +164,7 @@ final readonly class StackPresenter
         $in = static fn (float $base): float => round($base / $unit->baseFactor(), 6);
 
         return new SliderView(
-            $value->name, $value->title, $unit->value,
+            $value->name, $value->column->short, $unit->value,
             $in($slider->from($found->value->base)), $in($slider->to($found->value->base)),
             $this->step($slider, $value->dimension), $this->units->decimalsOf($value->dimension), $in($found->value->base), $found->origin,
         );
@@ -190,6 +190,13 @@ final readonly class StackPresenter
     private function label(string $place): string
     {
         return $this->bench->case->engine->placeLabel($place) ?? $place;
+    }
+
+    private function nameOf(Margin $margin): string
+    {
+        $head = $this->bench->sheets->judged[$margin->quantity()]->head;
+
+        return in_array($margin->index, [null, Coil::Outer->value], true) ? $head : $head.', '.$margin->index;
     }
 
     private static function name(HighestLift $one): string

@@ -30,8 +30,10 @@ final readonly class StackSizeView
     {
         $quantity = $given->value->quantity();
 
+        $inMillimetres = $quantity->base * ($quantity->dimension === Dimension::Length ? self::MILLIMETRES : 1);
+
         return new self(
-            round($quantity->base * ($quantity->dimension === Dimension::Length ? self::MILLIMETRES : 1), 4), QuantityView::uncertain($given->value, $units),
+            round($inMillimetres, 4), QuantityView::uncertain($given->value, $units),
             $given->basis->isMeasured(),
             $claim === null || $given->basis === Basis::Claimed ? null : $units->figure($claim->value->quantity()),
         );

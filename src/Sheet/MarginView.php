@@ -31,6 +31,7 @@ final readonly class MarginView
      * @param list<array{school: string, at: float}> $others
      * @param list<float> $strokes of several like places of one part
      * @param string $scaleFrom figure at the left end of the scale
+     * @param float|null $room what is left to the limit, in the base unit; below nothing where it is passed
      * @param list<string> $missing
      * @param QuantityView|null $asClaimed what it would be by the build as claimed, where a reading is missing
      * @param string $sentence what it means, or what to measure better
@@ -45,6 +46,7 @@ final readonly class MarginView
         public string $verdictWords,
         public ?float $probabilityGood,
         public ?QuantityView $value,
+        public ?float $room,
         public Side $side,
         public QuantityView $limit,
         public string $limitWords,
@@ -88,6 +90,7 @@ final readonly class MarginView
         return new self(
             $margin->place, $label, $margin->index, $limit->quantity, $limit->title.$index,
             $margin->verdict, $margin->verdict->words(), $margin->probabilityGood, $value,
+            $margin->value() === null ? null : $limit->distanceInside($margin->value()->base),
             $limit->side, QuantityView::exact($limit->value(), $units, $fineness), $limitWords, $limit->ruling,
             array_map(strval(...), array_keys($limit->schools)),
             $scale->notch, $scale->upper, $scale->goodIsRight, $scale->value, $scale->low, $scale->high, $scale->offScale, $scale->others,

@@ -9,13 +9,17 @@ import type { MarginView } from '../shared/api';
 import { words } from '../shared/messages';
 import { useMarginsOfStep } from '../shared/queries';
 import { ofMargin, Reasoning } from '../sheet/TraceDialog';
+import { Guides } from './Guides';
 import { MoreOrLess } from './MoreOrLess';
+import { Station } from './Station';
 import '../sheet/sheet.css';
 import './clearances.css';
 
 const MARKS: readonly MarginView['verdict'][] = ['outside', 'cannot_tell', 'inside_close', 'not_measured'];
 
-const FIELDS = ['margins', 'departures', 'kind', 'springs'] as const;
+const FIELDS = ['margins', 'station', 'departures', 'kind', 'guides', 'springs'] as const;
+/** Fields of rules that are told margin by margin; the others are told apart. */
+const OF_MARGINS = ['margins', 'departures', 'kind'] as const;
 
 /** Step 5: every margin of every station as a field of rules; one of them opened with its reasoning. */
 export default function Clearances() {
@@ -28,8 +32,9 @@ export default function Clearances() {
     () => new Map((told.data?.margins ?? []).map((one) => [`${one.place} ${one.quantity} ${one.coil ?? ''}`, one])),
     [told.data],
   );
-  const isOfSprings = field === 'springs';
-  const columns = (told.data?.columns ?? []).filter((one) => one.field === (isOfSprings ? 'margins' : field));
+  const [order, setOrder] = useOpened('order');
+  const ofMargins = OF_MARGINS.find((one) => one === field);
+  const columns = (told.data?.columns ?? []).filter((one) => one.field === (ofMargins ?? 'margins'));
   const find = (place: string, i: number): MarginView | undefined =>
     margins.get(`${place} ${columns[i]?.quantity ?? ''} ${columns[i]?.index[0] ?? ''}`);
   const column = Math.max(
@@ -37,7 +42,28 @@ export default function Clearances() {
     columns.findIndex((one) => one.key === rule),
   );
   const under = columns[column];
-  const opened = isOfSprings && rule === null ? undefined : find(chosen, column);
+  const opened = ofMargins === undefined && rule === null ? undefined : find(chosen, column);
+  const rows = order === 'least' && under !== undefined ? leastFirst(view.stations, (code) => find(code, column)) : view.stations;
+  const fields = (
+    <div className="tool-row">
+      <Segmented<(typeof FIELDS)[number]>
+        value={field}
+        onChange={setField}
+        options={FIELDS.map((value) => ({ value, label: words.clearances.fields[value] }))}
+      />
+      {ofMargins !== undefined && columns.length > 0 && (
+        <Segmented<'station' | 'least'>
+          value={order === 'least' ? 'least' : 'station'}
+          onChange={(next) => setOrder(next === 'station' ? null : next)}
+          options={[
+            { value: 'station', label: words.clearances.byStation },
+            { value: 'least', label: words.clearances.byLeast },
+          ]}
+        />
+      )}
+      {ofMargins !== undefined && columns.length === 0 && <span className="note">{words.clearances.nothing[ofMargins]}</span>}
+    </div>
+  );
   return (
     <div className="room in-clearances">
       <PlanSide
@@ -62,74 +88,92 @@ export default function Clearances() {
           ))}
         </ul>
       </PlanSide>
-      <div className="clearances">
-        <div className="table-wrap sheet">
-          <div className="tool-row">
-            <Segmented<(typeof FIELDS)[number]>
-              value={field}
-              onChange={setField}
-              options={FIELDS.map((value) => ({ value, label: words.clearances.fields[value] }))}
-            />
-            {!isOfSprings && columns.length === 0 && <span className="note">{words.clearances.nothing[field]}</span>}
-          </div>
-          {isOfSprings ? (
-            <MoreOrLess
-              caseId={view.id}
-              onOpen={(place, key) => {
-                choose(place);
-                setRule(key);
-              }}
-            />
-          ) : (
-            <table className="field">
-              <thead>
-                <tr>
-                  <th>{words.bench.station}</th>
-                  {columns.map((one) => (
-                    <th key={one.key}>
-                      {one.head}
-                      <small>{one.limitWords}</small>
-                    </th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {view.stations.map((station, r) => (
-                  <tr
-                    key={station.code}
-                    className={`${station.code === chosen ? 'current' : ''} ${view.stations[r + 1]?.cylinder === station.cylinder ? '' : 'last'}`}
-                  >
-                    <th scope="row" className="figures">
-                      {station.label}
-                    </th>
-                    {columns.map((one, i) => {
-                      const margin = find(station.code, i);
-                      return (
-                        <td key={one.key} className="rule">
-                          {margin && (
-                            <button
-                              type="button"
-                              onClick={() => {
-                                choose(station.code);
-                                setRule(one.key);
-                              }}
-                            >
-                              <MarginRule margin={margin} width={columns.length > 4 ? 106 : 124} height={27} />
-                            </button>
-                          )}
-                        </td>
-                      );
-                    })}
+      {field === 'station' ? (
+        <div className="clearances one-station">
+          {fields}
+          <Station />
+        </div>
+      ) : (
+        <div className={field === 'guides' ? 'clearances one-field' : 'clearances'}>
+          <div className="table-wrap sheet">
+            {fields}
+            {field === 'guides' && (
+              <Guides
+                caseId={view.id}
+                onOpen={(place) => {
+                  choose(place);
+                  setField('station');
+                }}
+              />
+            )}
+            {field === 'springs' && (
+              <MoreOrLess
+                caseId={view.id}
+                onOpen={(place, key) => {
+                  choose(place);
+                  setRule(key);
+                }}
+              />
+            )}
+            {ofMargins !== undefined && (
+              <table className="field">
+                <thead>
+                  <tr>
+                    <th>{words.bench.station}</th>
+                    {columns.map((one) => (
+                      <th key={one.key}>
+                        {one.head}
+                        <small>{one.limitWords}</small>
+                      </th>
+                    ))}
                   </tr>
-                ))}
-              </tbody>
-            </table>
+                </thead>
+                <tbody>
+                  {rows.map((station, r) => (
+                    <tr
+                      key={station.code}
+                      className={`${station.code === chosen ? 'current' : ''} ${order === 'least' || rows[r + 1]?.cylinder === station.cylinder ? '' : 'last'}`}
+                    >
+                      <th scope="row" className="figures">
+                        {station.label}
+                      </th>
+                      {columns.map((one, i) => {
+                        const margin = find(station.code, i);
+                        return (
+                          <td key={one.key} className="rule">
+                            {margin && (
+                              <button
+                                type="button"
+                                onClick={() => {
+                                  choose(station.code);
+                                  setRule(one.key);
+                                }}
+                              >
+                                <MarginRule margin={margin} width={columns.length > 4 ? 106 : 124} height={27} />
+                              </button>
+                            )}
+                          </td>
+                        );
+                      })}
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            )}
+          </div>
+          {field !== 'guides' && (
+            <aside className="opened">
+              {opened ? <Reasoning caseId={view.id} subject={ofMargin(opened)} /> : <p className="note">{words.clearances.hint}</p>}
+            </aside>
           )}
         </div>
-        <aside className="opened">
-          {opened ? <Reasoning caseId={view.id} subject={ofMargin(opened)} /> : <p className="note">{words.clearances.hint}</p>}
-        </aside>
-      </div>
+      )}
     </div>
   );
+}
+
+/** By how much of a margin is left, the least first; what was not measured stands last. */
+function leastFirst<T extends { code: string }>(stations: readonly T[], margin: (code: string) => MarginView | undefined): readonly T[] {
+  const left = ({ code }: T): number => margin(code)?.room ?? Infinity;
+  return [...stations].sort((a, b) => left(a) - left(b));
 }

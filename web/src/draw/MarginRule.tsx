@@ -167,18 +167,20 @@ function Several({ margin, g, at, from, to }: { margin: MarginView; g: Geometry;
 
 /**
  * A margin in a table cell: state mark, figure, scale. The notch stands at the same x in every row. `bare`: without the figure, which
- * stands beside it.
+ * stands beside it. `tried`: where it would be with what is tried, on the same scale.
  */
 export const MarginRule = memo(function MarginRule({
   margin,
   width = 120,
   height = 28,
   bare = false,
+  tried = null,
 }: {
   margin: MarginView;
   width?: number;
   height?: number;
   bare?: boolean;
+  tried?: number | null;
 }) {
   const outside = isOutside(margin);
   const x0 = bare ? 20 : margin.side === 'within' ? 68 : 62;
@@ -206,6 +208,12 @@ export const MarginRule = memo(function MarginRule({
         </text>
       )}
       <Scale margin={margin} g={{ x0, x1: width - 3, base: height - 7, hatch: 10, bar: 4.5, notch: [9, 10], top: 4.5, serif: 6 }} />
+      {tried !== null && (
+        <g stroke="var(--enamel)" fill="var(--sheet)">
+          <path d={`M${x0 + tried * (width - 3 - x0)} 7.5V${height - 5}`} strokeWidth="2.4" />
+          <circle cx={x0 + tried * (width - 3 - x0)} cy="5.5" r="3.6" strokeWidth="1.8" />
+        </g>
+      )}
     </svg>
   );
 });

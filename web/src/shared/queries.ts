@@ -76,6 +76,24 @@ export type MoreOrLessRow = Schemas['MoreOrLessRowView'];
 export const useMoreOrLess = (id: string): UseQueryResult<Schemas['MoreOrLessView']> =>
   useQuery(ofCase(id, ['more-or-less'], () => answer(api.GET('/api/cases/{id}/more-or-less', { params: { path: { id } } }))));
 
+/** The stack of a valve, with what is tried in it. */
+export const useStack = (id: string, place: string, change: string): UseQueryResult<Schemas['StackView']> =>
+  useQuery({
+    ...ofCase(id, ['stack', place, change], () =>
+      answer(api.GET('/api/cases/{id}/stack/{place}', { params: { path: { id, place }, query: change === '' ? {} : { change } } })),
+    ),
+    placeholderData: (previous) => (previous?.place === place ? previous : undefined),
+  });
+
+/** @param more lift than now that they are cut for, as typed */
+export const useGuidesToCut = (id: string, more: string): UseQueryResult<Schemas['CutTargetView'][]> =>
+  useQuery({
+    ...ofCase(id, ['guides-to-cut', more], () =>
+      answer(api.GET('/api/cases/{id}/guides-to-cut', { params: { path: { id }, query: more === '' ? {} : { more } } })),
+    ),
+    placeholderData: (previous) => previous,
+  });
+
 export const useLashOrder = (id: string, isWanted = true): UseQueryResult<Schemas['LashOrderView']> =>
   useQuery({
     ...ofCase(id, ['lash-order'], () => answer(api.GET('/api/cases/{id}/lash-order', { params: { path: { id } } }))),

@@ -11,6 +11,7 @@ export const margin = (more: Partial<MarginView> = {}): MarginView => ({
   verdictWords: 'inside',
   probabilityGood: 1,
   value: { figure: '0.088', unit: 'in', plusMinus: '0.002', shown: '0.088 ± 0.002 in' },
+  room: 0.0007,
   side: 'at_least',
   limit: { figure: '0.060', unit: 'in', plusMinus: null, shown: '0.060 in' },
   limitWords: 'at least 0.060 in',

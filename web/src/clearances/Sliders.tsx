@@ -1,0 +1,103 @@
+import { Button } from 'antd';
+import { Keycap } from '../draw/Tag';
+import type { Schemas } from '../shared/api';
+import { Choice } from '../shared/Choice';
+import { words } from '../shared/messages';
+import { onStep, springOf, triedOf, withSlider, withSpring, type Tried } from './change';
+
+type Stack = Schemas['StackView'];
+type Slider = Schemas['SliderView'];
+
+/** Steps that an arrow goes with Shift held down. */
+const LONG = 10;
+
+interface Props {
+  stack: Stack;
+  tried: readonly Tried[];
+  onTry: (tried: Tried[]) => void;
+  /** The hand rests: what is tried is worth keeping in the address. */
+  onRest: () => void;
+}
+
+/** What may be tried at a valve, each on a slider of its own; nothing of it is recorded. */
+export function Sliders({ stack, tried, onTry, onRest }: Props) {
+  return (
+    <section className="what-if" aria-label={words.stack.whatIf} onPointerUp={onRest} onKeyUp={onRest} onBlur={onRest}>
+      <header>
+        <h3>{words.stack.whatIf}</h3>
+        <span className="note">{words.stack.whatIfNote}</span>
+        <span className="keys">
+          <Keycap>←</Keycap>
+          <Keycap>→</Keycap> {words.stack.step} <Keycap>Backspace</Keycap> {words.stack.asFound}
+        </span>
+        <Button size="small" disabled={tried.length === 0} onClick={() => onTry([])}>
+          {words.stack.allAsFound}
+        </Button>
+      </header>
+      <div className="sliders">
+        {stack.sliders.map((slider) => (
+          <OneSlider
+            key={slider.name}
+            slider={slider}
+            tried={triedOf(tried, slider.name)}
+            onTry={(to) => onTry(withSlider(tried, stack.place, slider, to))}
+          />
+        ))}
+        {stack.springs.length > 0 && (
+          <div className="slider">
+            <span>{words.stack.spring}</span>
+            <Choice
+              value={springOf(tried) ?? ''}
+              label={words.stack.spring}
+              width="100%"
+              onChange={(from) => onTry(withSpring(tried, stack.place, from === '' ? null : from))}
+              options={[
+                { value: '', label: words.stack.springAsFound },
+                ...stack.springs.map((one) => ({
+                  value: one.from,
+                  label: one.isShelved ? words.stack.onShelf(one.name) : words.stack.offEngine(one.name),
+                })),
+              ]}
+            />
+          </div>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function OneSlider({ slider, tried, onTry }: { slider: Slider; tried: number | null; onTry: (to: number | null) => void }) {
+  const at = tried ?? slider.found;
+  const share = (figure: number): string => `${(100 * (figure - slider.from)) / (slider.to - slider.from)}%`;
+  const [low, high] = [Math.min(at, slider.found), Math.max(at, slider.found)];
+  return (
+    <label className={tried === null ? 'slider' : 'slider is-tried'}>
+      <span>{slider.label}</span>
+      <span className="figures">{slider.found.toFixed(slider.decimals)}</span>
+      <span className="rail">
+        <i style={{ left: share(low), right: `calc(100% - ${share(high)})` }} />
+        <input
+          type="range"
+          min={slider.from}
+          max={slider.to}
+          step="any"
+          value={at}
+          aria-label={slider.label}
+          aria-valuetext={`${at.toFixed(slider.decimals)} ${slider.unit === '1' ? '' : slider.unit}`}
+          onChange={(event) => onTry(onStep(slider, Number(event.target.value)))}
+          onKeyDown={(event) => {
+            const way = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+            if (way === undefined && event.key !== 'Backspace') return;
+            event.preventDefault();
+            event.stopPropagation();
+            onTry(way === undefined ? null : onStep(slider, at + way * slider.step * (event.shiftKey ? LONG : 1)));
+          }}
+        />
+        <svg width="10" height="9" style={{ left: share(slider.found) }} aria-hidden="true">
+          <path d="M1 8L5 1L9 8Z" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.2" />
+        </svg>
+      </span>
+      <b className="figures">{tried === null ? words.stack.asFound : at.toFixed(slider.decimals)}</b>
+    </label>
+  );
+}

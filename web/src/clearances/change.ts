@@ -1,0 +1,45 @@
+import type { Schemas } from '../shared/api';
+
+type Slider = Schemas['SliderView'];
+
+/** A value tried in place of what was found, or the part of another place, in the one shape in which a change is written. */
+export type Tried =
+  { places: [string]; name: string; to: { number: number; unit: string } } | { places: [string]; part: 'spring'; from: string };
+
+/** What is tried at a place; of an address that says something else, nothing. */
+export function readTried(text: string | null, place: string): Tried[] {
+  if (text === null) return [];
+  try {
+    const told: unknown = JSON.parse(text);
+    return Array.isArray(told) ? (told as Tried[]).filter((one) => Array.isArray(one.places) && one.places[0] === place) : [];
+  } catch {
+    return [];
+  }
+}
+
+export const triedOf = (all: readonly Tried[], name: string): number | null => {
+  const one = all.find((tried) => 'name' in tried && tried.name === name);
+  return one !== undefined && 'to' in one ? one.to.number : null;
+};
+
+export const springOf = (all: readonly Tried[]): string | null => {
+  const one = all.find((tried) => 'part' in tried);
+  return one !== undefined && 'from' in one ? one.from : null;
+};
+
+/** With a slider at a figure; at its own, it is as found. */
+export function withSlider(all: readonly Tried[], place: string, slider: Slider, to: number | null): Tried[] {
+  const others = all.filter((one) => !('name' in one) || one.name !== slider.name);
+  return to === null || Math.abs(to - slider.found) < slider.step / 2
+    ? others
+    : [...others, { places: [place], name: slider.name, to: { number: to, unit: slider.unit } }];
+}
+
+export function withSpring(all: readonly Tried[], place: string, from: string | null): Tried[] {
+  const others = all.filter((one) => !('part' in one));
+  return from === null ? others : [...others, { places: [place], part: 'spring', from }];
+}
+
+/** On the nearest step of a slider, within its ends. */
+export const onStep = (slider: Slider, figure: number): number =>
+  Number(Math.min(slider.to, Math.max(slider.from, Math.round(figure / slider.step) * slider.step)).toFixed(6));
