@@ -554,9 +554,35 @@ final readonly class Scenario
                     ['text' => $text] + ($height === null ? [] : ['atText' => $height]),
                 );
             }
+            $more[] = self::swept('loose-'.$tag, $seat, ($open - $seat) / 0.6, (float) $bind);
         }
 
-        return $more;
+        return [...$more, self::swept('B2-E1', 165.1, 402.0, 1.223), self::swept('A1-E1', 169.2, 402.0, 1.211)];
+    }
+
+    /**
+     * A spring pressed on the tester until it is solid: straight, its last coils closing one after the other.
+     *
+     * @param float $seat load at 1.900 in, in pounds
+     *
+     * @return More
+     */
+    private static function swept(string $place, float $seat, float $rate, float $bind): array
+    {
+        $points = [];
+        for ($i = 0; ($height = 1.950 - 0.004 * $i) > $bind - 0.010; ++$i) {
+            $closing = max(0.0, $bind + 0.020 - max($height, $bind));
+            $solid = 22000 * max(0.0, $bind - $height);
+            $points[] = [
+                round($height, 3),
+                round($seat + $rate * (1.9 - $height) + 9000 * $closing ** 2 + $solid + 0.25 * self::scatter($i, 91), 1),
+            ];
+        }
+
+        return self::record(
+            EntryKind::Sweep, $place, 'spring', 'sweep', 'outer',
+            ['points' => $points, 'heightUnit' => 'in', 'loadUnit' => 'lbf', 'gauge' => 'tester-1', 'received' => true],
+        );
     }
 
     /** @return list<More> volumes by burette, and what the build says of pistons and gasket */

@@ -9,6 +9,7 @@ use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Entry\Answer;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\PartTag;
+use MuteTapper\Core\Entry\SweptCurve;
 use MuteTapper\Core\Photograph\Annotation;
 use MuteTapper\Core\RunLog\LogUse;
 use MuteTapper\Core\Schedule\LaboratoryReport;
@@ -41,6 +42,7 @@ final class EntryContent
             EntryKind::Step => StepRecord::fromNode($data)->toArray(),
             EntryKind::Order => StepOrder::fromNode($data)->toArray(),
             EntryKind::Pieces => Pieces::fromNode($data)->toArray(),
+            EntryKind::Sweep => SweptCurve::fromNode($data)->toArray(),
             EntryKind::Tag => PartTag::fromNode($data)->toArray(),
             EntryKind::Custody => Custody::fromNode($data)->toArray(),
             EntryKind::Annotation => Annotation::fromNode($data)->toArray(),

@@ -8,6 +8,7 @@ use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Engine\BuildPart;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Entry\Claim;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
@@ -17,6 +18,7 @@ use MuteTapper\Core\Entry\NotMeasurable;
 use MuteTapper\Core\Entry\PartTag;
 use MuteTapper\Core\Entry\Reading;
 use MuteTapper\Core\Entry\Slot;
+use MuteTapper\Core\Entry\SweptCurve;
 use MuteTapper\Core\Photograph\Annotation;
 use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\RunLog\LogUse;
@@ -57,7 +59,7 @@ final readonly class EntryForm
             EntryKind::Claim => $this->claim($entry, $engine),
             EntryKind::Look => $this->look($entry, $engine),
             EntryKind::Withdrawal => self::withdrawal($entry),
-            default => self::ownSlot($entry),
+            default => self::ownSlot($entry, $engine),
         };
         $this->content($entry);
     }
@@ -136,7 +138,7 @@ final readonly class EntryForm
     }
 
     /** @throws BadDocument when an entry of this kind is never looked for where it stands */
-    private static function ownSlot(Entry $entry): void
+    private static function ownSlot(Entry $entry, Engine $engine): void
     {
         $slot = $entry->slot;
         $index = $slot->index ?? '';
@@ -152,6 +154,8 @@ final readonly class EntryForm
             EntryKind::Step => self::stepSlot($slot->item),
             EntryKind::Order => StepOrder::slot(),
             EntryKind::Pieces => $part === null ? null : new Slot($slot->place, $part->value, Pieces::ITEM, $slot->index),
+            EntryKind::Sweep => $engine->station($slot->place) === null && Place::asLoose($slot->place) === null
+                ? null : SweptCurve::slot($slot->place, $slot->index),
             EntryKind::Tag => $part === null ? null : PartTag::slot($slot->place, $part, $slot->index),
             EntryKind::Custody => $part === null ? null : Custody::slot($slot->place, $part),
             EntryKind::Task => Task::slot($index),

@@ -9,6 +9,8 @@ enum EntryKind: string
 {
     /** A measurement from a gauge. */
     case Reading = 'reading';
+    /** A spring pressed on a tester from one height to another. */
+    case Sweep = 'sweep';
     /** A figure of the build as claimed. */
     case Claim = 'claim';
     /** A sign seen, or looked for and not there. */

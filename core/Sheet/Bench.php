@@ -14,10 +14,12 @@ use MuteTapper\Core\Engine\Coil;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Engine\Site;
+use MuteTapper\Core\Engine\Station;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\NotMeasurable;
 use MuteTapper\Core\Entry\Reading;
 use MuteTapper\Core\Entry\Standing;
+use MuteTapper\Core\Entry\SweptCurve;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Verdict\Limits;
@@ -56,6 +58,8 @@ final class Bench
      * @var array<string, bool>
      */
     private array $possible = [];
+    /** @var array<string, array<string, non-empty-list<Given>>> by place and coil */
+    private array $sweeps = [];
     /** @var array<string, list<Margin>> by judged value */
     private array $margins = [];
 
@@ -120,6 +124,27 @@ final class Bench
         $tag = $column->part->isTestedLoose() ? $this->records->tagAt($place, $column->part, $index) : null;
 
         return $tag === null ? null : $this->records->reading($column->code, Place::loose($tag), $index);
+    }
+
+    /** The sweep of a spring on a tester: there, or off the engine where it is known which one stands there. */
+    public function sweep(string $place, string $coil): ?SweptCurve
+    {
+        $source = $this->change->sourceOf($place, Part::Spring->value) ?? $place;
+        $curve = $this->records->sweep($source, $coil);
+        $tag = $curve === null ? $this->records->tagAt($source, Part::Spring, $coil) : null;
+
+        return $tag === null ? $curve : $this->records->sweep(Place::loose($tag), $coil);
+    }
+
+    /** @return list<string> places at which any spring was swept, those of the engine first */
+    public function sweptPlaces(): array
+    {
+        $places = $this->records->sweptPlaces();
+        $stations = array_map(static fn (Station $station): string => $station->code(), $this->case->engine->stations);
+        $loose = array_values(array_diff($places, $stations));
+        sort($loose, \SORT_NATURAL);
+
+        return [...array_values(array_intersect($stations, $places)), ...$loose];
     }
 
     /** The tag of the part that stands at a place, where that was said. */
@@ -471,6 +496,9 @@ final class Bench
                 $ends = $this->ends($value, $place, $parts);
 
                 return $ends instanceof Missing ? $ends : $ends[$from->respect === Respect::Oldest ? 0 : 1];
+            case Respect::SweptHeights:
+            case Respect::SweptLoads:
+                return $this->swept($place, $parts[Axis::Coil->value] ?? '')[$from->respect->name] ?? Missing::of(['sweep on the tester']);
         }
     }
 
@@ -592,6 +620,22 @@ final class Bench
         return $one instanceof Given
             ? new Given($one->value, $date === null ? $one->origin : $one->origin.', '.$date, $one->basis, $one->doubt, $one->trace)
             : null;
+    }
+
+    /** @return array<string, non-empty-list<Given>> heights and loads of a sweep, by the respect in which they are asked for */
+    private function swept(string $place, string $coil): array
+    {
+        $key = $place.'/'.$coil;
+        if (!isset($this->sweeps[$key])) {
+            $curve = $this->sweep($place, $coil);
+            $given = static fn (Uncertain $one): Given => new Given($one, 'sweep on the tester', Basis::Read);
+            $this->sweeps[$key] = $curve === null ? [] : [
+                Respect::SweptHeights->name => array_map($given, $curve->heights()),
+                Respect::SweptLoads->name => array_map($given, $curve->loads()),
+            ];
+        }
+
+        return $this->sweeps[$key];
     }
 
     /** @param array{bool, Quantity} $change */

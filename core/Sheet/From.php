@@ -71,6 +71,18 @@ final readonly class From
         return new self($name, Respect::Newest);
     }
 
+    /** The heights at which the spring was swept; the value names the load of which it is a sweep. */
+    public static function sweptHeights(string $load): self
+    {
+        return new self($load, Respect::SweptHeights);
+    }
+
+    /** The loads of the sweep, by height. */
+    public static function sweptLoads(string $load): self
+    {
+        return new self($load, Respect::SweptLoads);
+    }
+
     /** What is said to be missing when it is. */
     public function called(string $words): self
     {

@@ -12,6 +12,7 @@ use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\NotMeasurable;
 use MuteTapper\Core\Entry\PartTag;
 use MuteTapper\Core\Entry\Reading;
+use MuteTapper\Core\Entry\SweptCurve;
 
 /** The readings and claims of a case by what they are of. Each is parsed once, and only when it is asked for. */
 final class Records
@@ -20,6 +21,8 @@ final class Records
     private array $readings = [];
     /** @var array<string, Claim> */
     private array $claims = [];
+    /** @var array<string, SweptCurve> by id of the entry */
+    private array $curves = [];
 
     /**
      * @param array<string, array<string, array<string, Entry>>> $read by item, place and index
@@ -28,6 +31,7 @@ final class Records
      * @param array<string, array<string, true>> $coils parts of indexes that occur, by place
      * @param array<string, string> $tags of parts, by the slot in which they are said
      * @param list<string> $dates
+     * @param array<string, array<string, Entry>> $swept sweeps by place and coil
      */
     private function __construct(
         private readonly array $read,
@@ -36,12 +40,13 @@ final class Records
         private readonly array $coils,
         private readonly array $tags,
         private readonly array $dates,
+        private readonly array $swept,
     ) {
     }
 
     public static function of(CaseFile $case): self
     {
-        $read = $none = $claimed = $coils = $tags = $dates = [];
+        $read = $none = $claimed = $coils = $tags = $dates = $swept = [];
         foreach ($case->log->standing(EntryKind::Reading) as $entry) {
             $index = $entry->slot->index ?? '';
             $coils[$entry->slot->place][$index] = true;
@@ -66,9 +71,13 @@ final class Records
         foreach ($case->log->standing(EntryKind::Tag) as $entry) {
             $tags[$entry->slot->key()] = PartTag::fromNode($entry->node())->tag;
         }
+        foreach ($case->log->standing(EntryKind::Sweep) as $entry) {
+            $swept[$entry->slot->place][$entry->slot->index ?? ''] = $entry;
+            $coils[$entry->slot->place][$entry->slot->index ?? ''] = true;
+        }
         ksort($dates);
 
-        return new self($read, $none, $claimed, $coils, $tags, array_map(strval(...), array_keys($dates)));
+        return new self($read, $none, $claimed, $coils, $tags, array_map(strval(...), array_keys($dates)), $swept);
     }
 
     public function reading(string $item, string $place, ?string $index): ?Reading
@@ -76,6 +85,19 @@ final class Records
         $entry = $this->read[$item][$place][$index ?? ''] ?? null;
 
         return $entry === null ? null : $this->parsed($entry);
+    }
+
+    public function sweep(string $place, string $coil): ?SweptCurve
+    {
+        $entry = $this->swept[$place][$coil] ?? null;
+
+        return $entry === null ? null : $this->curves[$entry->id] ??= SweptCurve::fromNode($entry->node(), $entry->id);
+    }
+
+    /** @return list<string> */
+    public function sweptPlaces(): array
+    {
+        return array_keys($this->swept);
     }
 
     /** The tag of the part that stands there, where that was said. */

@@ -16,4 +16,8 @@ enum Respect
     case Every;
     case Oldest;
     case Newest;
+    /** The heights of the sweep of a spring, the greatest first. */
+    case SweptHeights;
+    /** The loads of the sweep of a spring, by height. */
+    case SweptLoads;
 }

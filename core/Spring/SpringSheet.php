@@ -49,7 +49,8 @@ final class SpringSheet
                     ->usually(168, Unit::PoundForce),
                 Column::force('load_open', Part::Spring, 0, 1500, 'open load')
                     ->at(Axis::Coil)->atHeight()->by('spring_tester')->statable()->ofPairToo()->usually(412, Unit::PoundForce),
-                Column::length('bind_height', Part::Spring, 0.4, 2.5)->at(Axis::Coil)->by('height_micrometer')->claimable()->usually(1.215),
+                Column::length('bind_height', Part::Spring, 0.4, 2.5)->at(Axis::Coil)->by('height_micrometer')->claimable()->usually(1.215)
+                    ->orElse(Way::derived(SweepCalculations::bindHeight(), self::sweep())),
                 Column::length('outside_diameter', Part::Spring, 0.5, 2.5)
                     ->at(Axis::Coil)->headed('outside dia.')->claimable()->usually(1.54),
                 Column::length('inside_diameter', Part::Spring, 0.3, 2.2)
@@ -78,6 +79,9 @@ final class SpringSheet
         return Column::of(
             'rate', Part::Spring, 5, 3000, Unit::PoundForcePerInch,
         )->at(Axis::Coil)->neverRead()->statable()->ofPairToo()->computedUnder('rate')->usually(400, Unit::PoundForcePerInch)->orElse(
+            Way::derived(SweepCalculations::rate(), self::sweep() + [
+                'height' => From::value('spring_height'), 'open_height' => From::value('height_at_lift'),
+            ]),
             ...self::ofEachCoil(new RateFromTwoLoads(), [
                 'load_seat' => From::value('load_seat'), 'height_seat' => From::height('load_seat'),
                 'load_open' => From::value('load_open'), 'height_open' => From::height('load_open'),
@@ -132,6 +136,7 @@ final class SpringSheet
             Value::named(
                 'seat_load', 'seat load at the installed height', Dimension::Force, Site::Station, Axis::Coil,
             )->ofPairToo()->headed('load at its height')->by(
+                Way::derived(SweepCalculations::load(), self::sweep() + ['wanted_height' => From::value('spring_height')]),
                 ...self::ofEachCoil(new LoadAtHeight(), [
                     'load' => From::value('load_seat'), 'height' => From::height('load_seat'), 'rate' => From::value('rate'),
                     'wanted_height' => From::value('spring_height'),
@@ -163,6 +168,7 @@ final class SpringSheet
                 Way::derived($atLift, ['spring_height' => From::value('spring_height'), 'net_lift' => From::value('net_lift')]),
             ),
             Value::named('load_at_lift', 'load at full lift', Dimension::Force, Site::Station, Axis::Coil)->ofPairToo()->by(
+                Way::derived(SweepCalculations::load(), self::sweep() + ['wanted_height' => From::value('height_at_lift')]),
                 ...self::ofEachCoil(new LoadAtHeight(), [
                     'load' => From::value('load_open'), 'height' => From::height('load_open'), 'rate' => From::value('rate'),
                     'wanted_height' => From::value('height_at_lift'),
@@ -265,6 +271,7 @@ final class SpringSheet
         return Value::named(
             $load.'_at_claimed_height', 'load at the claimed height', Dimension::Force, Site::Station, Axis::Coil,
         )->ofPairToo()->by(
+            Way::derived(SweepCalculations::load(), self::sweep() + ['wanted_height' => From::claimedHeight($load)]),
             ...self::ofEachCoil(new LoadAsTaken(), $inputs),
             ...self::ofEachCoil(new LoadAtHeight(), $inputs + ['rate' => From::value('rate')]),
             ...($load !== 'load_seat' ? [] : [Way::derived(new LoadAtHeight(), [
@@ -272,6 +279,12 @@ final class SpringSheet
                 'wanted_height' => From::claimedHeight('load_seat'),
             ])->at(Coil::Pair->value)]),
         );
+    }
+
+    /** @return array<string, From> the points of a sweep, where the spring was swept */
+    private static function sweep(): array
+    {
+        return ['heights' => From::sweptHeights('load_open'), 'loads' => From::sweptLoads('load_open')];
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\App\Calculation;
 
 use MuteTapper\App\Shared\QuantityView;
+use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Calculation\Trace;
 use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Quantity\UnitSystem;
@@ -27,12 +28,15 @@ final readonly class TraceView
     ) {
     }
 
+    /** Of a longer list the first and the last are shown; what it is of says how many there are. */
+    private const LONGEST = 40;
+
     public static function of(Trace $trace, UnitSystem $units, Fineness $fineness = Fineness::Usual): self
     {
         $shares = $trace->shares();
         $inputs = [];
         foreach ($trace->calculation->inputs() as $input) {
-            foreach ($trace->values->given[$input->name] as $given) {
+            foreach (self::shown($trace->values->given($input->name)) as $given) {
                 $inputs[] = new TraceInputView(
                     $input->name, $input->meaning,
                     QuantityView::uncertain($given->value, $units, $fineness === Fineness::Tenths ? Fineness::Fine : $fineness),
@@ -46,5 +50,23 @@ final readonly class TraceView
             $trace->calculation->name(), $trace->calculation->title(), $trace->calculation->formula(), $source->mark, $source->text,
             $inputs, QuantityView::uncertain($trace->result, $units, $fineness),
         );
+    }
+
+    /**
+     * @param non-empty-list<Given> $all
+     *
+     * @return non-empty-list<Given>
+     */
+    private static function shown(array $all): array
+    {
+        $last = count($all) - 1;
+        if ($last < self::LONGEST) {
+            return $all;
+        }
+        $named = static fn (Given $one, int $number): Given => new Given(
+            $one->value, sprintf('%s, %d of %d', $one->origin, $number, $last + 1), $one->basis,
+        );
+
+        return [$named($all[0], 1), $named($all[$last], $last + 1)];
     }
 }

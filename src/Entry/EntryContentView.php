@@ -14,6 +14,11 @@ use OpenApi\Attributes as OA;
     new OA\Property(
         'notMeasurable', description: 'why there is no figure', type: 'string', enum: ['worn', 'missing', 'unreachable'],
     ),
+    new OA\Property(
+        'points', description: 'of a sweep: height and load', type: 'array',
+        items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')),
+    ),
+    new OA\Property('heightUnit', type: 'string'), new OA\Property('loadUnit', type: 'string'),
     new OA\Property('tag', description: 'which part stands there', type: 'string'),
     new OA\Property('standing', type: 'string', enum: ['known', 'said', 'unknown']),
     new OA\Property('words', type: 'string'), new OA\Property('severity', type: 'integer'), new OA\Property(

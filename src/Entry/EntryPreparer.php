@@ -25,9 +25,11 @@ use MuteTapper\Core\Entry\SeenState;
 use MuteTapper\Core\Entry\Severity;
 use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Entry\Standing;
+use MuteTapper\Core\Entry\SweptCurve;
 use MuteTapper\Core\Entry\TypedReading;
 use MuteTapper\Core\Photograph\Annotation;
 use MuteTapper\Core\Photograph\Shape;
+use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\EntryParser;
 use MuteTapper\Core\Quantity\NotUnderstood;
 use MuteTapper\Core\Quantity\PlausibleRange;
@@ -41,6 +43,8 @@ use MuteTapper\Core\Sheet\Column;
 final readonly class EntryPreparer
 {
     private const MOST_TEXT = 200;
+    /** A sweep comes from such a gauge where nothing else is said. */
+    private const TESTER = 'spring_tester';
 
     private EntryForm $form;
 
@@ -82,6 +86,7 @@ final readonly class EntryPreparer
                 EntryKind::Reading => $this->reading($typed->slot, $data, $engine, $units),
                 EntryKind::Claim => $this->claim($typed->slot, $data, $engine, $units),
                 EntryKind::Finding => self::finding($data),
+                EntryKind::Sweep => $this->sweep($data),
                 EntryKind::Tag => $this->tag($typed->slot, $data, $case, $engine),
                 EntryKind::Look => ['state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value],
                 EntryKind::Photograph => $this->photograph($data, $case),
@@ -151,6 +156,19 @@ final readonly class EntryPreparer
         return $data->has('atText')
             ? $this->figure($data, 'atText', 'at', Column::testHeightRange(), $units)
             : throw BadDocument::at('/data/atText', $needed);
+    }
+
+    /** @return array<string, mixed> */
+    private function sweep(Node $data): array
+    {
+        $code = $data->maybe('gauge')?->word() ?? self::TESTER;
+        $gauge = $this->knowledge->gauge($code)
+            ?? throw BadDocument::at('/data/gauge', sprintf('there is no gauge “%s” in the library.', $code));
+        if ($gauge->unit->dimension() !== Dimension::Force) {
+            throw BadDocument::at('/data/gauge', sprintf('“%s” reads no loads.', $gauge->label));
+        }
+
+        return SweptCurve::fromNode(Node::root(['gauge' => $gauge->toArray()] + $data->map()))->toArray();
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Sheet;
 
+use MuteTapper\App\Shared\Csv;
 use MuteTapper\Core\Entry\NotMeasurable;
 use MuteTapper\Core\Entry\Reading;
 use MuteTapper\Core\Quantity\Typed;
@@ -21,19 +22,13 @@ final readonly class SheetCsvWriter
 
     public function csv(): string
     {
-        $file = new \SplTempFileObject();
         $fields = CsvField::of($this->layout);
         $lines = [[self::ROW, ...array_map(static fn (CsvField $field): string => $field->title(), $fields)]];
         foreach ($this->layout->rows as $row) {
             $lines[] = [$row->label, ...array_map(fn (CsvField $field): string => $this->cell($field, $row), $fields)];
         }
-        foreach ($lines as $line) {
-            $file->fputcsv($line, ',', '"', '', "\r\n");
-        }
-        $length = (int) $file->ftell();
-        $file->rewind();
 
-        return (string) $file->fread($length);
+        return Csv::of($lines);
     }
 
     /** @return array<string, mixed> what each column is and in which unit its figures stand */

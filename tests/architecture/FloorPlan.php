@@ -34,7 +34,7 @@ final class FloorPlan
             ['Library'],
             ['Assessment', 'CaseFile', 'Entry', 'Gauge', 'Paper', 'Photograph', 'RunLog', 'Timeline'],
             ['Before', 'Cause', 'Schedule', 'Sheet'],
-            ['Clearance', 'Queue', 'Teardown'],
+            ['Clearance', 'Queue', 'Spring', 'Teardown'],
             ['Report', 'Screen'],
         ],
     ];

@@ -14,9 +14,13 @@ import { Sheet } from '../sheet/Sheet';
 import { ordersOf, useInOrder, type RowOrder } from './rowOrder';
 import { AddLoose, MetElsewhere, StandsAt, useLooseRows } from './LooseRows';
 import { Schools } from './Schools';
+import { Swept } from './Swept';
 import { useSettings } from './useSettings';
 
 type Direction = 'down' | 'across';
+
+/** Curves of the tester stand beside the sheets, under a key that none of them has. */
+const SWEPT = 'swept';
 
 /** Step 4: the measurement sheets. Rows are stations, columns are readings; margins appear as a row fills. */
 export default function BenchPlace() {
@@ -36,12 +40,38 @@ export default function BenchPlace() {
         face: face.code,
       })),
     );
-  const [open, pick] = useSection(pages.length === 0 ? [''] : pages.map((one) => one.key));
+  const [open, pick] = useSection(pages.length === 0 ? [''] : [...pages.map((one) => one.key), SWEPT]);
   const page = pages.find((one) => one.key === open);
   const [order, setOrder] = useState<RowOrder>('station');
   const orders = page === undefined ? [] : ordersOf(view, page.layout);
   const inOrder = useInOrder(view, page?.layout, orders.includes(order) ? order : 'station');
   const told = useSheet(view.id, page?.layout.code);
+  if (layouts.data === undefined) return <div className="room" />;
+  const sheets = (
+    <>
+      <h2>{words.bench.sheet}</h2>
+      <Choice
+        value={open}
+        label={words.bench.sheet}
+        onChange={pick}
+        width={210}
+        options={[
+          ...pages.map((one) => ({ value: one.key, label: one.label, title: one.label })),
+          { value: SWEPT, label: words.swept.title },
+        ]}
+      />
+    </>
+  );
+  if (open === SWEPT)
+    return (
+      <div className="room">
+        <PlanSide chosen={chosen} onChoose={choose} first="seatLoad" />
+        <div className="bench-sheet">
+          <div className="tool-row">{sheets}</div>
+          <Swept />
+        </div>
+      </div>
+    );
   if (page === undefined || inOrder === undefined) return <div className="room" />;
   const school = catalogue.data?.schools.find((one) => one.code === view.settings.school);
   const direction = directions[page.key] ?? (page.layout.goesAcross ? 'across' : 'down');
@@ -50,14 +80,7 @@ export default function BenchPlace() {
       <PlanSide chosen={chosen} onChoose={choose} first="margin" offered={page.layout.margins[0]?.quantity} />
       <div className="bench-sheet">
         <div className="tool-row">
-          <h2>{words.bench.sheet}</h2>
-          <Choice
-            value={page.key}
-            label={words.bench.sheet}
-            onChange={pick}
-            width={210}
-            options={pages.map((one) => ({ value: one.key, label: one.label, title: one.label }))}
-          />
+          {sheets}
           <Choice<Direction>
             value={direction}
             label={words.bench.whereEnter}

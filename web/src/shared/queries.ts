@@ -85,6 +85,19 @@ export const useStack = (id: string, place: string, change: string): UseQueryRes
     placeholderData: (previous) => (previous?.place === place ? previous : undefined),
   });
 
+/** Swept springs, each against one of them. */
+export const useSweeps = (id: string, coil: string, against: string | null): UseQueryResult<Schemas['SweptSpringsView']> =>
+  useQuery({
+    ...ofCase(id, ['sweeps', coil, against], () =>
+      answer(
+        api.GET('/api/cases/{id}/sweeps', {
+          params: { path: { id }, query: { coil: coil as 'outer', ...(against === null ? {} : { against }) } },
+        }),
+      ),
+    ),
+    placeholderData: (previous) => previous,
+  });
+
 /** @param more lift than now that they are cut for, as typed */
 export const useGuidesToCut = (id: string, more: string): UseQueryResult<Schemas['CutTargetView'][]> =>
   useQuery({
