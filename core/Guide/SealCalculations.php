@@ -23,6 +23,14 @@ final class SealCalculations
         );
     }
 
+    public static function guideInSpring(): LinearForm
+    {
+        return LinearForm::of(
+            'guide-in-spring', 'Guide in the innermost spring', Dimension::Length, 'inside diameter − outside of the guide',
+            Source::practice('a second spring strikes a wide guide'),
+        )->plus('inside_diameter', 'inside diameter of the innermost spring')->minus('guide_outside', 'outside diameter of the guide');
+    }
+
     public static function sealInSpring(): LinearForm
     {
         return LinearForm::of(

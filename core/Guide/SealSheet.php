@@ -53,6 +53,10 @@ final class SealSheet
                 Value::named('least_inside_diameter', 'inside of the innermost spring', Dimension::Length)->by(
                     Way::derived(SealCalculations::innermost(), ['diameters' => From::every('inside_diameter')]),
                 ),
+                Value::named('guide_in_spring', 'guide in the innermost spring', Dimension::Length)->by(Way::derived(
+                    SealCalculations::guideInSpring(),
+                    ['inside_diameter' => From::value('least_inside_diameter'), 'guide_outside' => From::value('guide_outside')],
+                )),
                 Value::named('seal_in_spring', 'seal in the innermost spring', Dimension::Length)->by(Way::derived(
                     SealCalculations::sealInSpring(),
                     ['inside_diameter' => From::value('least_inside_diameter'), 'seal_outside' => From::value('seal_outside')],
@@ -62,6 +66,7 @@ final class SealSheet
                 Judged::of('guide_interference', 'guide in head')->restsOn('guide_outside', 'guide_hole'),
                 Judged::of('retainer_to_guide', 'retainer to guide')->restsOn('installed_height', 'guide_height'),
                 Judged::of('seal_in_spring', 'seal in spring')->restsOn('inside_diameter', 'seal_outside'),
+                Judged::of('guide_in_spring', 'guide in spring')->restsOn('inside_diameter', 'guide_outside'),
             ],
             wants: ['guide_height' => 1, 'seal_outside' => 1],
             questions: ['seal_type', 'seal_material', 'seal_colour'],

@@ -16,6 +16,7 @@ use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
+use MuteTapper\Core\Sheet\At;
 use MuteTapper\Core\Sheet\Axis;
 use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Sheet\Column;
@@ -99,11 +100,21 @@ final class HeightsSheet
             ],
             judged: [
                 Judged::of('retainer_to_seal', 'retainer to seal')->restsOn('installed_height', 'seal_height', 'retainer_depth'),
-                Judged::of('spring_in_pocket', 'spring in pocket')->restsOn('pocket_diameter', 'outside_diameter'),
+                Judged::of('spring_in_pocket', 'spring in pocket')->restsOn('pocket_diameter', 'outside_diameter')
+                    ->unless(self::isProud(...)),
             ],
             remarks: [self::packs(...), HighestLift::remarks(...)],
             goesAcross: false,
         );
+    }
+
+    /** Locator and shims decide which fit counts: a spring that stands above the rim has no wall around it. [practice] */
+    private static function isProud(At $at): ?string
+    {
+        $above = $at->value('spring_above_rim');
+
+        return $above instanceof Given && $above->value->base >= 0.0
+            ? 'The spring stands above the rim of its pocket: only the locator must fit it.' : null;
     }
 
     /** @return list<string> how the heights as claimed are reached with the shop's shims, and what spread is left */

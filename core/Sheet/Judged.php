@@ -82,6 +82,15 @@ final class Judged
      */
     public ?\Closure $saying = null;
 
+    /**
+     * Why it does not count at a place, where it does not.
+     *
+     * @var (\Closure(At): ?string)|null
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    public ?\Closure $unless = null;
+
     /** @param string $head under which the sheet shows its rules */
     private function __construct(public readonly string $value, public readonly string $head)
     {
@@ -157,6 +166,12 @@ final class Judged
     public function apart(): self
     {
         return $this->with(static function (self $copy): void { $copy->isApart = true; });
+    }
+
+    /** @param \Closure(At): ?string $unless why it does not count at a place; null where it does */
+    public function unless(\Closure $unless): self
+    {
+        return $this->with(static function (self $copy) use ($unless): void { $copy->unless = $unless; });
     }
 
     /** @param \Closure(At, Margin): string $saying */

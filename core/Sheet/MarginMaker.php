@@ -61,6 +61,10 @@ final class MarginMaker
         if ($found instanceof Missing) {
             return Margin::notMeasured($place, $index, $limit, $found->what, $found->because);
         }
+        $why = $judged->unless === null ? null : ($judged->unless)(new At($this->bench, $place));
+        if ($why !== null) {
+            return Margin::notMeasured($place, $index, $limit, [], $why, $found);
+        }
         $unread = $this->unread($judged, $found);
 
         return $unread === []

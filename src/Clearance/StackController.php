@@ -8,8 +8,12 @@ use MuteTapper\App\Assessment\Assessments;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\App\Shared\Problem;
+use MuteTapper\App\Sheet\SheetPresenter;
 use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Engine\Station;
+use MuteTapper\Core\Head\Fit;
 use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\EntryParser;
 use MuteTapper\Core\Quantity\NotUnderstood;
@@ -50,6 +54,28 @@ final readonly class StackController
         $tried = $written === '' ? null : $this->tried($assessment, JsonBody::decode($written, 'What is tried'));
 
         return new JsonResponse((new StackPresenter($assessment->bench, $tried))->stack($place, $this->springs->choices()));
+    }
+
+    #[Route('/fit', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/fit', operationId: 'getFit', parameters: [
+        new OA\QueryParameter(
+            name: 'spring', description: 'a spring that is tried at every valve, where a change takes it from',
+            schema: new OA\Schema(type: 'string'),
+        ),
+    ], responses: [
+        new OA\Response(response: 200, description: 'what fits into what, and how', content: new OA\JsonContent(ref: FitView::class)),
+    ])]
+    public function fit(CaseRecord $case, Request $request): JsonResponse
+    {
+        $assessment = $this->assessments->of($case);
+        $spring = $request->query->getString('spring');
+        $places = array_map(static fn (Station $station): string => $station->code(), $assessment->case->engine->stations);
+        $bench = $spring === '' ? $assessment->bench
+            : $this->tried($assessment, Node::root([['places' => $places, 'part' => Part::Spring->value, 'from' => $spring]]));
+        $margins = (new SheetPresenter($bench, $assessment->knowledge->limits))->margins(null, Fit::QUANTITIES);
+        $springs = (new StackPresenter($assessment->bench, null))->springs($this->springs->choices());
+
+        return new JsonResponse(new FitView($margins->columns, $margins->margins, $springs));
     }
 
     #[Route('/guides-to-cut', methods: ['GET'])]

@@ -42,7 +42,7 @@ final readonly class StackPresenter
             $place, $this->label($place), $this->sizes($found, $this->bench),
             $tried === null || $this->tried === null ? null : $this->sizes($tried, $this->tried),
             $this->gaps($found, $tried), $this->loads($found, $tried), $this->ladder($place, $found),
-            array_map(fn (array $one): SliderView => $this->slider(...$one), $found->tried()), [...$this->loose(), ...$shelved],
+            array_map(fn (array $one): SliderView => $this->slider(...$one), $found->tried()), $this->springs($shelved),
         );
     }
 
@@ -178,13 +178,17 @@ final readonly class StackPresenter
         return 10 ** floor(log10($step) + 1e-9);
     }
 
-    /** @return list<SpringChoiceView> */
-    private function loose(): array
+    /**
+     * @param list<SpringChoiceView> $shelved
+     *
+     * @return list<SpringChoiceView> springs that can be tried: those off the engine, then those of the library
+     */
+    public function springs(array $shelved): array
     {
-        return array_map(
+        return [...array_map(
             static fn (string $place): SpringChoiceView => new SpringChoiceView($place, (string) Place::asLoose($place), false),
             $this->bench->loosePlaces(),
-        );
+        ), ...$shelved];
     }
 
     private function label(string $place): string

@@ -13,6 +13,12 @@ final class FloorPlan
     public const CORE = 'MuteTapper\Core';
     public const APP = 'MuteTapper\App';
 
+    /** One room a trade: none knows another, and the judgement hears of them by the names of their values alone. */
+    private const TRADES = [
+        'Before', 'Build', 'Cam', 'Follower', 'Gauge', 'Guide', 'Head', 'Motion', 'Oil', 'Photograph', 'Piston', 'Rocker', 'RunLog',
+        'Schedule', 'Seat', 'Spring', 'Teardown', 'Timeline', 'Valve',
+    ];
+
     /** @var array<string, list<list<string>>> rooms of each floor, by the house they stand in */
     public const FLOORS = [
         self::CORE => [
@@ -21,11 +27,8 @@ final class FloorPlan
             ['Entry', 'Verdict'],
             ['CaseFile', 'Knowledge'],
             ['Sheet'],
-            [
-                'Before', 'Build', 'Cam', 'Follower', 'Gauge', 'Guide', 'Head', 'Motion', 'Oil', 'Photograph', 'Piston', 'Rocker',
-                'RunLog', 'Schedule', 'Seat', 'Spring', 'Teardown', 'Timeline', 'Valve',
-            ],
-            ['Cause'],
+            self::TRADES,
+            ['Cause', 'Compare'],
             ['Assessment'],
         ],
         self::APP => [
@@ -34,7 +37,7 @@ final class FloorPlan
             ['Library'],
             ['Assessment', 'CaseFile', 'Entry', 'Gauge', 'Paper', 'Photograph', 'RunLog', 'Timeline'],
             ['Before', 'Cause', 'Schedule', 'Sheet'],
-            ['Clearance', 'Queue', 'Spring', 'Teardown'],
+            ['Clearance', 'Compare', 'Queue', 'Spring', 'Teardown'],
             ['Report', 'Screen'],
         ],
     ];
@@ -46,10 +49,8 @@ final class FloorPlan
      */
     public const APART = [
         self::CORE => [
-            'Cause' => [
-                'Before', 'Build', 'Cam', 'Follower', 'Gauge', 'Guide', 'Head', 'Motion', 'Oil', 'Photograph', 'Piston', 'Rocker',
-                'RunLog', 'Schedule', 'Seat', 'Spring', 'Teardown', 'Timeline', 'Valve',
-            ],
+            'Compare' => self::TRADES,
+            'Cause' => self::TRADES,
         ],
         self::APP => [],
     ];

@@ -1,6 +1,6 @@
 import { Segmented } from 'antd';
 import { useMemo } from 'react';
-import { MarginRule, VerdictMark } from '../draw/MarginRule';
+import { VerdictMark } from '../draw/MarginRule';
 import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
 import { useChosen } from '../frame/Chosen';
@@ -9,15 +9,20 @@ import type { MarginView } from '../shared/api';
 import { words } from '../shared/messages';
 import { useMarginsOfStep } from '../shared/queries';
 import { ofMargin, Reasoning } from '../sheet/TraceDialog';
+import { FitField } from './FitField';
 import { Guides } from './Guides';
+import { Mismatches } from './Mismatches';
 import { MoreOrLess } from './MoreOrLess';
+import { RuleField } from './RuleField';
 import { Station } from './Station';
 import '../sheet/sheet.css';
 import './clearances.css';
 
 const MARKS: readonly MarginView['verdict'][] = ['outside', 'cannot_tell', 'inside_close', 'not_measured'];
 
-const FIELDS = ['margins', 'station', 'departures', 'kind', 'guides', 'springs'] as const;
+const FIELDS = ['margins', 'station', 'fit', 'departures', 'kind', 'mismatches', 'guides', 'springs'] as const;
+/** Fields that open no rule beside them. */
+const ALONE: readonly string[] = ['fit', 'mismatches', 'guides'];
 /** Fields of rules that are told margin by margin; the others are told apart. */
 const OF_MARGINS = ['margins', 'departures', 'kind'] as const;
 
@@ -44,6 +49,10 @@ export default function Clearances() {
   const under = columns[column];
   const opened = ofMargins === undefined && rule === null ? undefined : find(chosen, column);
   const rows = order === 'least' && under !== undefined ? leastFirst(view.stations, (code) => find(code, column)) : view.stations;
+  const openStation = (place: string): void => {
+    choose(place);
+    setField('station');
+  };
   const fields = (
     <div className="tool-row">
       <Segmented<(typeof FIELDS)[number]>
@@ -94,18 +103,12 @@ export default function Clearances() {
           <Station />
         </div>
       ) : (
-        <div className={field === 'guides' ? 'clearances one-field' : 'clearances'}>
+        <div className={ALONE.includes(field) ? 'clearances one-field' : 'clearances'}>
           <div className="table-wrap sheet">
             {fields}
-            {field === 'guides' && (
-              <Guides
-                caseId={view.id}
-                onOpen={(place) => {
-                  choose(place);
-                  setField('station');
-                }}
-              />
-            )}
+            {field === 'fit' && <FitField onOpen={openStation} />}
+            {field === 'mismatches' && <Mismatches caseId={view.id} onOpen={openStation} />}
+            {field === 'guides' && <Guides caseId={view.id} onOpen={openStation} />}
             {field === 'springs' && (
               <MoreOrLess
                 caseId={view.id}
@@ -116,52 +119,20 @@ export default function Clearances() {
               />
             )}
             {ofMargins !== undefined && (
-              <table className="field">
-                <thead>
-                  <tr>
-                    <th>{words.bench.station}</th>
-                    {columns.map((one) => (
-                      <th key={one.key}>
-                        {one.head}
-                        <small>{one.limitWords}</small>
-                      </th>
-                    ))}
-                  </tr>
-                </thead>
-                <tbody>
-                  {rows.map((station, r) => (
-                    <tr
-                      key={station.code}
-                      className={`${station.code === chosen ? 'current' : ''} ${order === 'least' || rows[r + 1]?.cylinder === station.cylinder ? '' : 'last'}`}
-                    >
-                      <th scope="row" className="figures">
-                        {station.label}
-                      </th>
-                      {columns.map((one, i) => {
-                        const margin = find(station.code, i);
-                        return (
-                          <td key={one.key} className="rule">
-                            {margin && (
-                              <button
-                                type="button"
-                                onClick={() => {
-                                  choose(station.code);
-                                  setRule(one.key);
-                                }}
-                              >
-                                <MarginRule margin={margin} width={columns.length > 4 ? 106 : 124} height={27} />
-                              </button>
-                            )}
-                          </td>
-                        );
-                      })}
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
+              <RuleField
+                rows={rows}
+                columns={columns}
+                find={find}
+                chosen={chosen}
+                isGrouped={order !== 'least'}
+                onOpen={(place, key) => {
+                  choose(place);
+                  setRule(key);
+                }}
+              />
             )}
           </div>
-          {field !== 'guides' && (
+          {!ALONE.includes(field) && (
             <aside className="opened">
               {opened ? <Reasoning caseId={view.id} subject={ofMargin(opened)} /> : <p className="note">{words.clearances.hint}</p>}
             </aside>

@@ -742,6 +742,8 @@ export const words = {
       station: 'One station',
       departures: 'From the claim',
       kind: 'Against their kind',
+      fit: 'Fit',
+      mismatches: 'Mismatches',
       guides: 'Guides to cut',
       springs: 'More spring or less',
     },
@@ -830,6 +832,24 @@ export const words = {
     step: 'a step',
     noLadder: 'The highest lift is not known yet. It takes:',
     found: 'found',
+  },
+  fit: {
+    spring: 'Spring',
+    asTheyStand: 'as they stand',
+    nothing: 'Nothing was measured of what must fit into what.',
+    note: 'A spring must drop into its pocket without pressing. A spring tried here is tried at every valve.',
+  },
+  mismatches: {
+    note: 'Found without being asked: claimed against found, bank against bank, some against the others of their kind.',
+    nothing: 'Nothing that was measured differs by more than its gauges and its scatter make.',
+    what: 'what',
+    difference: 'difference',
+    byGauge: 'by gauge',
+    byGaugeHint: 'difference over what the gauges can make of it',
+    where: 'where',
+    range: (least: string, most: string) => `${least} to ${most}`,
+    of: (count: number) => `${count} read`,
+    kinds: { claim: 'Claimed and found', banks: 'Bank and bank', kind: 'Some and the others' },
   },
   guides: {
     note:

@@ -98,6 +98,18 @@ export const useSweeps = (id: string, coil: string, against: string | null): Use
     placeholderData: (previous) => previous,
   });
 
+/** What fits into what, as the parts stand or with one spring at every valve. */
+export const useFit = (id: string, spring: string): UseQueryResult<Schemas['FitView']> =>
+  useQuery({
+    ...ofCase(id, ['fit', spring], () =>
+      answer(api.GET('/api/cases/{id}/fit', { params: { path: { id }, query: spring === '' ? {} : { spring } } })),
+    ),
+    placeholderData: (previous) => previous,
+  });
+
+export const useMismatches = (id: string): UseQueryResult<Schemas['MismatchView'][]> =>
+  useQuery(ofCase(id, ['mismatches'], () => answer(api.GET('/api/cases/{id}/mismatches', { params: { path: { id } } }))));
+
 /** @param more lift than now that they are cut for, as typed */
 export const useGuidesToCut = (id: string, more: string): UseQueryResult<Schemas['CutTargetView'][]> =>
   useQuery({
