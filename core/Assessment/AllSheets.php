@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Assessment;
 
 use MuteTapper\Core\Before\CamSheet;
+use MuteTapper\Core\Before\ClockSheet;
 use MuteTapper\Core\Before\CylinderSheet;
 use MuteTapper\Core\Before\EngineTestSheet;
 use MuteTapper\Core\Before\PullSheet;
@@ -44,6 +45,7 @@ final class AllSheets
             PullSheet::declare(),
             CamSheet::declare(),
             EngineTestSheet::declare(),
+            ClockSheet::declare(),
             SpringSheet::declare(),
             LooseSpringSheet::declare(),
             HeightsSheet::declare(),

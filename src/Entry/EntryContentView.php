@@ -14,10 +14,6 @@ use OpenApi\Attributes as OA;
     new OA\Property(
         'notMeasurable', description: 'why there is no figure', type: 'string', enum: ['worn', 'missing', 'unreachable'],
     ),
-    new OA\Property(
-        'points', description: 'of a sweep: height and load', type: 'array',
-        items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')),
-    ),
     new OA\Property('heightUnit', type: 'string'), new OA\Property('loadUnit', type: 'string'),
     new OA\Property('tag', description: 'which part stands there', type: 'string'),
     new OA\Property('standing', type: 'string', enum: ['known', 'said', 'unknown']),
@@ -37,7 +33,10 @@ use OpenApi\Attributes as OA;
     new OA\Property('where', type: 'string', enum: ['tray', 'sealed', 'machinist', 'laboratory', 'customer']),
     new OA\Property('whom', type: 'string'),
     new OA\Property('shape', type: 'string', enum: ['arrow', 'outline', 'mark', 'text', 'scale', 'length', 'diameter', 'angle']),
-    new OA\Property('points', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+    new OA\Property(
+        'points', description: 'of a drawing, or of a sweep: height and load', type: 'array',
+        items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')),
+    ),
     new OA\Property('annotation', type: 'object', additionalProperties: true),
     new OA\Property('label', type: 'string'), new OA\Property('kind', type: 'string', enum: ['work', 'laboratory', 'parts', 'customer']),
     new OA\Property('taskState', type: 'string', enum: ['open', 'begun', 'done']), new OA\Property('leastDays', type: 'number'),

@@ -8,11 +8,12 @@ import { useLashOrder, useSheets } from '../shared/queries';
 import type { SheetLayout } from '../sheet/cells';
 import { Dates } from './Dates';
 import { EngineTests } from './EngineTests';
+import { Health } from './Health';
 import { ToldSheet } from './ToldSheet';
 import { Valves } from './Valves';
 import './before.css';
 
-const SECTIONS = ['cylinders', 'valves', 'engine', 'dates'] as const;
+const SECTIONS = ['cylinders', 'valves', 'engine', 'dates', 'health'] as const;
 type Section = (typeof SECTIONS)[number];
 
 /** Step 2: the tests on the assembled engine, and the health record of one that has not failed. */
@@ -40,6 +41,7 @@ export default function Before() {
           <Valves order={order.data} layout={pulls} chosen={chosen} choose={choose} date="" />
         )}
         {section === 'engine' && <EngineTests cams={layout('cams')} tests={layout('engine_tests')} />}
+        {section === 'health' && <Health clocks={layout('clocks')} />}
         {section === 'dates' && order.data && pulls && <Dates order={order.data} layout={pulls} chosen={chosen} choose={choose} />}
       </div>
     </div>

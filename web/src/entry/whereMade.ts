@@ -29,6 +29,7 @@ const BEFORE: Record<string, string> = {
   pulls: 'before/valves',
   cams: 'before/engine',
   engine_tests: 'before/engine',
+  clocks: 'before/health',
 };
 
 /** The address, within its case, of the place where a slot is written. */

@@ -421,8 +421,17 @@ export const words = {
     notHere: 'The log’s file is not on this machine. Choose it again and it is read as before.',
     cancelled: 'Reading was cancelled.',
   },
+  health: {
+    states: { good: 'good', bad: 'outside', doubtful: 'cannot tell', missing: 'not measured' },
+    bad: 'Outside:',
+    doubtful: 'A measurement cannot decide:',
+    near: 'Near the limit:',
+    note:
+      'For an engine that has not failed. Good lash, good pulls and good compression make it ready; a clock is judged once its maker’s ' +
+      'hours or runs are stated under Build as claimed.',
+  },
   before: {
-    sections: { cylinders: 'Compression and leaks', valves: 'Lash and pulls', engine: 'Engine', dates: 'Over dates' },
+    sections: { cylinders: 'Compression and leaks', valves: 'Lash and pulls', engine: 'Engine', dates: 'Over dates', health: 'Health' },
     notAsked: 'not asked',
     cylinder: 'cylinder',
     compression: 'compression',

@@ -110,6 +110,9 @@ export const useFit = (id: string, spring: string): UseQueryResult<Schemas['FitV
 export const useMismatches = (id: string): UseQueryResult<Schemas['MismatchView'][]> =>
   useQuery(ofCase(id, ['mismatches'], () => answer(api.GET('/api/cases/{id}/mismatches', { params: { path: { id } } }))));
 
+export const useHealth = (id: string): UseQueryResult<Schemas['HealthView']> =>
+  useQuery(ofCase(id, ['health'], () => answer(api.GET('/api/cases/{id}/health', { params: { path: { id } } }))));
+
 /** @param more lift than now that they are cut for, as typed */
 export const useGuidesToCut = (id: string, more: string): UseQueryResult<Schemas['CutTargetView'][]> =>
   useQuery({
