@@ -62,8 +62,8 @@ final class SheetTest extends AppTestCase
     {
         $codes = array_map(static fn (Node $one): string => $one->get('code')->text(), $this->sheets());
         self::assertSame([
-            'build', 'cylinders', 'pulls', 'cams', 'engine_tests', 'springs', 'loose_springs', 'heights', 'height_sources', 'pockets',
-            'wire', 'valves', 'guides', 'seals', 'seats', 'retainers', 'followers', 'lobes', 'rockers',
+            'build', 'cylinders', 'pulls', 'cams', 'engine_tests', 'clocks', 'springs', 'loose_springs', 'heights',
+            'height_sources', 'pockets', 'wire', 'valves', 'guides', 'seals', 'seats', 'retainers', 'followers', 'lobes', 'rockers',
             'noses', 'films', 'masses', 'held_shut',
             'pistons', 'chambers',
         ], $codes);

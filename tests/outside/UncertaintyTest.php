@@ -40,6 +40,27 @@ final class UncertaintyTest extends TestCase
         'spring-rate-from-geometry' => ['wire_diameter' => 0.0053, 'mean_diameter' => 0.034, 'active_coils' => 4.0],
         'spring-shear-stress' => ['wire_diameter' => 0.0053, 'mean_diameter' => 0.034],
         'spring-surge-frequency' => ['wire_diameter' => 0.0053, 'mean_diameter' => 0.034, 'active_coils' => 4.0],
+        'load-from-sweep' => [
+            'heights' => [0.048, 0.0478, 0.0476, 0.0474, 0.0472, 0.047, 0.0468, 0.0466, 0.0464, 0.0462, 0.046, 0.0458],
+            'loads' => [738.0, 757.0, 771.0, 780.0, 799.0, 813.0, 822.0, 841.0, 855.0, 864.0, 883.0, 897.0],
+            'wanted_height' => 0.0469,
+        ],
+        'rate-from-sweep' => [
+            'heights' => [0.048, 0.0468, 0.0456, 0.0444, 0.0432, 0.042, 0.0408, 0.0396, 0.0384, 0.0372, 0.036, 0.0348],
+            'loads' => [738.0, 827.0, 911.0, 990.0, 1079.0, 1163.0, 1242.0, 1331.0, 1415.0, 1494.0, 1583.0, 1667.0],
+            'height' => 0.0475,
+            'open_height' => 0.0355,
+        ],
+        'bind-height-from-sweep' => [
+            'heights' => [
+                0.035, 0.0347, 0.0344, 0.0341, 0.0338, 0.0335, 0.0332, 0.0329,
+                0.0326, 0.0323, 0.032, 0.0317, 0.0314, 0.0311, 0.0308, 0.0305,
+            ],
+            'loads' => [
+                740.0, 761.0, 782.0, 803.0, 824.0, 845.0, 866.0, 887.0,
+                908.0, 929.0, 950.0, 971.0, 1411.4, 2131.4, 2851.4, 3571.4,
+            ],
+        ],
         'oil-viscosity-at-temperature' => ['viscosity_40' => 92e-6, 'viscosity_100' => 13.4e-6],
         'film-at-nose' => [
             'force' => 2900.0, 'track_width' => 0.0131, 'contact_radius' => 0.0074, 'nose_radius' => 0.0077, 'nose_height' => 0.029,
@@ -70,6 +91,12 @@ final class UncertaintyTest extends TestCase
         'compression-ratio' => [
             'bore' => 0.102, 'stroke' => 0.088, 'piston' => 6e-6, 'gasket_thickness' => 0.001, 'deck_clearance' => 0.0003,
         ],
+    ];
+
+    /** Inputs that are taken as exact: a height set on the tester's own scale, whose error is in the gain of the load. */
+    private const EXACT = [
+        'load-from-sweep' => ['heights'], 'rate-from-sweep' => ['heights', 'height', 'open_height'],
+        'bind-height-from-sweep' => ['heights'],
     ];
 
     /** Written apart from the core, in the symbols of the textbooks. */
@@ -120,7 +147,40 @@ final class UncertaintyTest extends TestCase
             cam = rpm / 2 * 360 / 60
             return ratio * (load - mass * ratio * bend * cam ** 2)
 
+        def swept(x, count):
+            """Heights, which are exact, and loads, drawn or not."""
+            n = (len(x) - count) // 2
+            return np.array([np.atleast_1d(h)[0] for h in x[:n]]), np.array([np.atleast_1d(load) for load in x[n:2 * n]]), x[2 * n:]
+
+        def load_from_sweep(*x):
+            heights, loads, (wanted,) = swept(x, 1)
+            near = np.abs(heights - np.mean(wanted)) <= 0.025 * 0.0254 + 1e-9
+            slope, level = np.polyfit(heights[near], loads[near], 1)
+            return np.squeeze(slope * wanted + level)
+
+        def rate_from_sweep(*x):
+            heights, loads, (high, low) = swept(x, 2)
+            within = (heights <= np.mean(high) + 1e-9) & (heights >= np.mean(low) - 1e-9)
+            return np.squeeze(-np.polyfit(heights[within], loads[within], 1)[0])
+
+        def bind_from_sweep(*x):
+            """Where two fitted lines cross; the scale of the tester and the steps of the sweep are drawn along."""
+            heights, loads, _ = swept(x, 0)
+            slopes = -np.diff(np.mean(loads, axis=1)) / np.diff(heights)
+            solid = 1 + int(np.argmax(slopes > 4 * np.median(slopes)))
+            above = (heights >= heights[solid - 1] - 1e-9) & (heights <= heights[solid - 1] + 0.050 * 0.0254 + 1e-9)
+            k, a = np.polyfit(heights[above], loads[above], 1)
+            stiff, b = np.polyfit(heights[solid:], loads[solid:], 1)
+            found = np.squeeze((a - b) / (stiff - k))
+            if np.ndim(found) == 0:
+                return found
+            step = (heights[0] - heights[-1]) / (len(heights) - 1)
+            return found + 0.001 * 0.0254 * draw.uniform(-1, 1, found.size) + step / 2 * draw.uniform(-1, 1, found.size)
+
         apart = {
+            'load-from-sweep': load_from_sweep,
+            'rate-from-sweep': rate_from_sweep,
+            'bind-height-from-sweep': bind_from_sweep,
             'oil-viscosity-at-temperature': d341,
             'oil-dynamic-viscosity': lambda nu, rho: nu * rho,
             'film-at-nose': film,
@@ -188,10 +248,10 @@ final class UncertaintyTest extends TestCase
         answers = []
         for one in json.load(sys.stdin):
             def value(inputs):
-                if one['isList']:
-                    return of_sets[one['formula']](np.array(inputs), axis=0)
                 if one['name'] in apart:
                     return apart[one['name']](*inputs)
+                if one['isList']:
+                    return of_sets[one['formula']](np.array(inputs), axis=0)
                 return worded(one['formula'], inputs)
             draws = [x + h * draw.uniform(-1, 1, 200000) for x, h in zip(one['at'], one['half'])]
             answers.append([float(value(one['at'])), float(np.std(value(draws)))])
@@ -202,12 +262,12 @@ final class UncertaintyTest extends TestCase
     {
         $asked = $results = [];
         foreach (Calculations::all() as $calculation) {
-            [$document, $at] = self::example($calculation);
+            [$document, $at, $half] = self::example($calculation);
             $results[] = Calculations::run($calculation, Node::root($document))->result;
             $inputs = $calculation->inputs();
             $asked[] = [
                 'name' => $calculation->name(), 'formula' => $calculation->formula(), 'isList' => $inputs[0]->isList,
-                'at' => $at, 'half' => array_map(static fn (float $value): float => self::SHARE * abs($value), $at),
+                'at' => $at, 'half' => $half,
             ];
         }
         self::assertGreaterThan(50, count($asked));
@@ -219,29 +279,33 @@ final class UncertaintyTest extends TestCase
         }
     }
 
-    /** @return array{array<string, mixed>, list<float>} the document of the inputs, and their values in order */
+    /** @return array{array<string, mixed>, list<float>, list<float>} the document of the inputs, their values in order, and half-widths */
     private static function example(Calculation $calculation): array
     {
-        $document = $at = [];
+        $document = $at = $halves = [];
         $seen = [];
         foreach ($calculation->inputs() as $input) {
             $values = [];
-            foreach (range(0, $input->isList ? 4 : 0) as $ignored) {
+            $share = in_array($input->name, self::EXACT[$calculation->name()] ?? [], true) ? 0.0 : self::SHARE;
+            $fitting = self::FITTING[$calculation->name()][$input->name] ?? null;
+            foreach (is_array($fitting) ? [] : range(0, $input->isList ? 4 : 0) as $ignored) {
                 [$usual, $step] = self::USUAL[$input->dimension->value] ?? self::fail('No usual figure of '.$input->dimension->value);
                 $place = $seen[$input->dimension->value] = ($seen[$input->dimension->value] ?? -1) + 1;
-                $values[] = self::FITTING[$calculation->name()][$input->name] ?? $usual + $step * ($place * 2 % 5);
+                $values[] = $fitting ?? $usual + $step * ($place * 2 % 5);
             }
-            $given = array_map(static fn (float $value): array => self::quantity($value, $input->dimension), $values);
+            $values = is_array($fitting) ? $fitting : $values;
+            $given = array_map(static fn (float $value): array => self::quantity($value, $share, $input->dimension), $values);
             $document[$input->name] = $input->isList ? $given : $given[0];
             array_push($at, ...$values);
+            array_push($halves, ...array_map(static fn (float $value): float => $share * abs($value), $values));
         }
 
-        return [$document, $at];
+        return [$document, $at, $halves];
     }
 
     /** @return array{number: float, unit: string, half_width: float} */
-    private static function quantity(float $value, Dimension $dimension): array
+    private static function quantity(float $value, float $share, Dimension $dimension): array
     {
-        return ['number' => $value, 'unit' => $dimension->baseUnit()->value, 'half_width' => self::SHARE * abs($value)];
+        return ['number' => $value, 'unit' => $dimension->baseUnit()->value, 'half_width' => $share * abs($value)];
     }
 }
