@@ -1,20 +1,19 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
-import { atTheBench, newCase, PIXEL, shop, test, uuid } from './bench';
+import { atTheBench, entered, newCase, PIXEL, shop, sweptTo, test } from './bench';
 
 /** A case with something in every place. */
 async function furnished(request: APIRequestContext): Promise<string> {
   const { id } = await newCase(request, 'Accessible');
-  const post = async (kind: string, slot: object, data: object): Promise<void> => {
-    const response = await request.post(`${shop()}/api/cases/${id}/entries`, {
-      data: { id: uuid(), kind, supersedes: null, by: 'tests', at: new Date().toISOString(), slot: { index: null, ...slot }, data },
-    });
-    expect(response.status(), await response.text()).toBe(201);
-  };
+  const post = (kind: string, slot: object, data: object): Promise<void> => entered(request, id, kind, slot, data);
   await post('finding', { place: 'A1-E1', part: 'spring', item: 'coils_bright' }, { severity: 3 });
   await post('reading', { place: 'A1-E1', part: 'spring_seat', item: 'installed_height' }, { text: '1.720' });
   await post('reading', { place: 'A1-E1', part: 'spring', item: 'bind_height', index: 'outer' }, { text: '1.150' });
   await post('reading', { place: 'A1-E1', part: 'valve', item: 'net_lift' }, { text: '0.565' });
+  await post('reading', { place: 'A1-E1', part: 'guide', item: 'guide_height' }, { text: '0.640' });
+  await post('reading', { place: 'A1-E1', part: 'retainer', item: 'retainer_depth' }, { text: '0.285' });
+  for (const place of ['A1-E1', 'loose-box-1'])
+    await post('sweep', { place, part: 'spring', item: 'sweep', index: 'outer' }, sweptTo(1.15, place === 'A1-E1' ? 0 : -25));
   const picture = await request.post(`${shop()}/api/cases/${id}/photographs`, {
     data: PIXEL,
     headers: { 'Content-Type': 'application/octet-stream' },
@@ -74,7 +73,7 @@ const SHELVES = [
   '/library/gauges?of=new',
   '/library/springs?of=new',
   '/library/limits?of=seat_width',
-  '/library/engines',
+  '/library/engines?of=new',
   '/library/studies?of=new',
 ];
 /** What opens over a place, and how. */
@@ -95,14 +94,15 @@ const OPENED: readonly [place: string, name: string, open: (page: Page) => Promi
 
 const PLACES = [
   ...['story', 'symptoms', 'engine', 'claimed', 'timeline', 'log'].map((section) => `story/${section}`),
-  ...['cylinders', 'valves', 'engine', 'dates'].map((section) => `before/${section}`),
+  ...['cylinders', 'valves', 'engine', 'dates', 'health'].map((section) => `before/${section}`),
   ...['look', 'plan', 'pieces', 'photographs'].map((section) => `teardown/${section}`),
   'bench',
   'bench/valves.',
   'bench/guides.',
-  'clearances/margins',
-  'clearances/departures',
-  'clearances/kind',
+  'bench/swept?at=A1-E1',
+  ...['margins', 'station?at=A1-E1', 'fit', 'departures', 'kind', 'mismatches', 'guides', 'springs'].map(
+    (section) => `clearances/${section}`,
+  ),
   'cause',
   'motion',
   'report',

@@ -1,21 +1,6 @@
 import { expect, type Page } from '@playwright/test';
-import { spawn } from 'node:child_process';
-import { join } from 'node:path';
 import type { components } from '../../web/src/shared/api-types';
-import { atTheBench, newCase, reading, saved, shop, test, viewOf } from './bench';
-
-const ROOT = join(import.meta.dirname, '..', '..');
-
-/** Runs a stand-in of a gauge, its lines carried to the shop by the cable program. */
-function sends(program: string, ...options: string[]): Promise<number | null> {
-  const gauge = spawn(join(ROOT, 'simulated', program), options);
-  const cable = spawn(join(ROOT, 'bin/gauge-cable'), [shop()], {
-    env: { ...process.env, MUTE_TAPPER_DEVICE_WORD: process.env['DEVICE_WORD'] },
-    stdio: ['pipe', 'ignore', 'inherit'],
-  });
-  gauge.stdout.pipe(cable.stdin);
-  return new Promise((done) => cable.once('exit', done));
-}
+import { atTheBench, newCase, reading, saved, sends, shop, test, viewOf } from './bench';
 
 const listening = (page: Page) => expect(page.getByRole('button', { name: 'Listening to the cable' })).toBeVisible();
 

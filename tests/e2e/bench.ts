@@ -1,5 +1,7 @@
 import { expect, test as base, type APIRequestContext, type Page } from '@playwright/test';
+import { spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
+import { join } from 'node:path';
 import type { components } from '../../web/src/shared/api-types';
 
 type CaseView = components['schemas']['CaseView'];
@@ -68,6 +70,36 @@ export async function recorded(request: APIRequestContext, id: string): Promise<
   };
   return document.entries;
 }
+
+const ROOT = join(import.meta.dirname, '..', '..');
+
+/** Runs a stand-in of a gauge, its lines carried to the shop by the cable program. */
+export function sends(program: string, ...options: string[]): Promise<number | null> {
+  const gauge = spawn(join(ROOT, 'simulated', program), options);
+  const cable = spawn(join(ROOT, 'bin/gauge-cable'), [shop()], {
+    env: { ...process.env, MUTE_TAPPER_DEVICE_WORD: process.env['DEVICE_WORD'] },
+    stdio: ['pipe', 'ignore', 'inherit'],
+  });
+  gauge.stdout.pipe(cable.stdin);
+  return new Promise((done) => cable.once('exit', done));
+}
+
+/** Records an entry by way of the API. */
+export async function entered(request: APIRequestContext, id: string, kind: string, slot: object, data: object): Promise<void> {
+  const response = await request.post(`${shop()}/api/cases/${id}/entries`, {
+    data: { id: uuid(), kind, supersedes: null, by: 'tests', at: new Date().toISOString(), slot: { index: null, ...slot }, data },
+  });
+  expect(response.status(), await response.text()).toBe(201);
+}
+
+/** A made-up spring pressed until it is solid, so much stronger or weaker at every height. */
+export const sweptTo = (bind: number, moved = 0) => ({
+  points: Array.from({ length: 200 }, (_, i) => Number((1.95 - 0.005 * i).toFixed(3)))
+    .filter((height) => height > bind - 0.015)
+    .map((height) => [height, Math.round(400 * (2.3 - Math.max(height, bind)) + moved + 24000 * Math.max(0, bind - height))]),
+  heightUnit: 'in',
+  loadUnit: 'lbf',
+});
 
 /** A phone in the hand. */
 export const PHONE = { viewport: { width: 360, height: 800 }, hasTouch: true, isMobile: true, reducedMotion: 'reduce' as const };
