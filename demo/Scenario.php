@@ -517,6 +517,7 @@ final readonly class Scenario
             'throat' => $of($head * 0.88, 0.004, 61), 'stem_protrusion' => $of(1.852, 0.003, 62),
             'retainer_bore' => $of(0.520, 0.001, 63), 'register_diameter' => $of(1.098, 0.001, 64), 'retainer_angle' => '10',
             'retainer_mass' => number_format(18.6 + 0.2 * self::scatter($i, 65), 1, '.', ''), 'lock_angle' => '10',
+            'taper_depth' => $of(0.310, 0.002, 92), 'lock_ridge' => $of(0.080, 0.001, 93),
             'lock_height' => $of(0.300, 0.001, 66), 'lock_gap' => $of(0.028, 0.004, 67),
             'follower_outside' => $fine(0.8422, 0.0001, 68), 'follower_bore' => $fine(0.8439, 0.0001, 69),
             'follower_mass' => number_format(122.0 + 0.4 * self::scatter($i, 70), 1, '.', ''),

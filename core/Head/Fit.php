@@ -10,6 +10,6 @@ final class Fit
     public const QUANTITIES = [
         'spring_in_pocket', 'spring_in_pocket_pressed', 'locator_in_pocket', 'locator_in_spring', 'locator_over_guide', 'seal_in_spring',
         'guide_in_spring', 'spring_on_register', 'travel_to_bind', 'retainer_to_seal', 'retainer_to_guide', 'lock_in_retainer',
-        'guide_interference', 'stem_clearance', 'piston_to_valve', 'radial_room', 'rim_of_insert',
+        'lock_in_groove', 'lock_over_taper', 'guide_interference', 'stem_clearance', 'piston_to_valve', 'radial_room', 'rim_of_insert',
     ];
 }

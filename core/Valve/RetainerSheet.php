@@ -49,7 +49,10 @@ final class RetainerSheet
                 Column::of('retainer_mass', Part::Retainer, 2, 80, Unit::Gram, 'mass of the retainer')
                     ->headed('mass')->by('scale')->comparedWithSet()->usually(19, Unit::Gram),
                 $angle('lock_angle', Part::Locks),
+                Column::length('taper_depth', Part::Retainer, 0.1, 0.8, 'depth of the taper')->usually(0.31),
                 Column::length('lock_height', Part::Locks, 0.1, 0.7)->comparedWithSet()->usually(0.3),
+                Column::length('lock_ridge', Part::Locks, 0.01, 0.3, 'width of the ridge of the locks')
+                    ->headed('lock ridge')->usually(0.08),
                 Column::length('lock_gap', Part::Locks, 0.0, 0.15, 'gap between the lock halves, clamped')->headed('lock gap')->by('feeler')
                     ->recordOnly('Judged in words, by the kind of the locks.')->usually(0.03),
             ],
@@ -58,6 +61,12 @@ final class RetainerSheet
                     ->by(Way::derived(self::tapers(), [
                         'lock' => From::value('lock_angle'), 'retainer' => From::value('retainer_angle'),
                     ])),
+                Value::named('lock_in_groove', 'ridge of the locks in the groove', Dimension::Length)->by(Way::derived(
+                    self::groove(), ['groove_width' => From::value('groove_width'), 'lock_ridge' => From::value('lock_ridge')],
+                )),
+                Value::named('lock_over_taper', 'length of the locks against the taper', Dimension::Length)->by(Way::derived(
+                    self::length(), ['lock_height' => From::value('lock_height'), 'taper_depth' => From::value('taper_depth')],
+                )),
                 Value::named('spring_on_register', 'outer spring on the register of the retainer', Dimension::Length)
                     ->by(Way::derived(self::register(), [
                         'inside_diameter' => From::value('inside_diameter', Coil::Outer->value),
@@ -66,12 +75,30 @@ final class RetainerSheet
             ],
             judged: [
                 Judged::of('lock_in_retainer', 'lock taper')->restsOn('lock', 'retainer'),
+                Judged::of('lock_in_groove', 'lock in groove')->restsOn('groove_width', 'lock_ridge'),
+                Judged::of('lock_over_taper', 'lock length')->restsOn('lock_height', 'taper_depth'),
                 Judged::of('spring_on_register', 'spring on register')->restsOn('register'),
             ],
             remarks: [self::gaps(...)],
             wants: ['lock_height' => 1, 'retainer_bore' => 1],
             questions: [self::KIND],
         );
+    }
+
+    private static function groove(): LinearForm
+    {
+        return LinearForm::of(
+            'lock-in-groove', 'Ridge of the locks in the groove', Dimension::Length, 'width of the groove − width of the ridge',
+            Source::practice('a ridge that does not go in holds by its edge; a narrow one hammers the groove wider'),
+        )->plus('groove_width', 'width of the groove')->minus('lock_ridge', 'width of the ridge of the locks');
+    }
+
+    private static function length(): LinearForm
+    {
+        return LinearForm::of(
+            'lock-over-taper', 'Length of the locks against the taper', Dimension::Length, 'lock height − depth of the taper',
+            Source::practice('locks meant for another retainer are a mismatch whatever else fits'),
+        )->plus('lock_height', 'height of the locks')->minus('taper_depth', 'depth of the taper in the retainer');
     }
 
     private static function tapers(): LinearForm

@@ -5,13 +5,16 @@ import { join } from 'node:path';
 const [shop = 'http://127.0.0.1:8740', ...only] = process.argv.slice(2);
 const PERSON = 'T. Orrin';
 
+/** What is tried at the station that is shown. */
+const TRIED = encodeURIComponent(
+  JSON.stringify([{ places: ['B2-E1'], name: 'locator_thickness', to: { number: 0, unit: 'in' } }]),
+);
 const button = (name) => (page) => page.getByRole('button', { name }).first().click();
 /** Name of the picture, place of the case or address of the shop, what is done there first; of the V8 but where another case of the demo is named. */
 const PICTURES = [
   ['queue', '/'],
   ['library', '/library/gauges?of=hook-1'],
   ['story', 'story'],
-  ['symptoms', 'story/symptoms'],
   ['timeline', 'story/timeline'],
   ['log', 'story/log'],
   ['pulls', 'before/valves'],
@@ -19,11 +22,12 @@ const PICTURES = [
   ['teardown', 'teardown?at=B2-E1', (page) => page.keyboard.type('sbr')],
   ['plan', 'teardown/plan'],
   ['pieces', 'teardown/pieces'],
-  ['photographs', 'teardown/photographs'],
   ['photograph', 'teardown/photographs', button(/open large/)],
   ['bench', 'bench?at=B2-E1'],
   ['trace', 'bench?at=B2-E1', button(/^4E travel to bind/)],
   ['clearances', 'clearances?at=B2-E1', button(/^4E travel to bind/)],
+  ['station', `clearances/station?at=B2-E1&try=${TRIED}`],
+  ['swept', 'bench/swept?at=B2-E1'],
   ['cause', 'cause'],
   ['report', 'report'],
   ['days', 'schedule'],

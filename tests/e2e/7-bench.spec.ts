@@ -191,6 +191,8 @@ const USUAL: Record<string, string> = {
   retainer_angle: '7.0',
   retainer_mass: '19.0',
   lock_angle: '7.0',
+  taper_depth: '0.310',
+  lock_ridge: '0.080',
   lock_height: '0.300',
   lock_gap: '0.030',
   follower_outside: '0.8422',

@@ -285,15 +285,15 @@ final class UncertaintyTest extends TestCase
         $document = $at = $halves = [];
         $seen = [];
         foreach ($calculation->inputs() as $input) {
-            $values = [];
             $share = in_array($input->name, self::EXACT[$calculation->name()] ?? [], true) ? 0.0 : self::SHARE;
-            $fitting = self::FITTING[$calculation->name()][$input->name] ?? null;
-            foreach (is_array($fitting) ? [] : range(0, $input->isList ? 4 : 0) as $ignored) {
+            $values = self::fitting($calculation->name(), $input->name);
+            if ($values === []) {
                 [$usual, $step] = self::USUAL[$input->dimension->value] ?? self::fail('No usual figure of '.$input->dimension->value);
-                $place = $seen[$input->dimension->value] = ($seen[$input->dimension->value] ?? -1) + 1;
-                $values[] = $fitting ?? $usual + $step * ($place * 2 % 5);
+                foreach (range(0, $input->isList ? 4 : 0) as $ignored) {
+                    $place = $seen[$input->dimension->value] = ($seen[$input->dimension->value] ?? -1) + 1;
+                    $values[] = $usual + $step * ($place * 2 % 5);
+                }
             }
-            $values = is_array($fitting) ? $fitting : $values;
             $given = array_map(static fn (float $value): array => self::quantity($value, $share, $input->dimension), $values);
             $document[$input->name] = $input->isList ? $given : $given[0];
             array_push($at, ...$values);
@@ -301,6 +301,14 @@ final class UncertaintyTest extends TestCase
         }
 
         return [$document, $at, $halves];
+    }
+
+    /** @return list<float> figures that fit each other; none where any will do */
+    private static function fitting(string $calculation, string $input): array
+    {
+        $fitting = self::FITTING[$calculation][$input] ?? [];
+
+        return is_array($fitting) ? $fitting : [$fitting];
     }
 
     /** @return array{number: float, unit: string, half_width: float} */

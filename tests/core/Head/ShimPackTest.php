@@ -40,6 +40,28 @@ final class ShimPackTest extends TestCase
         );
     }
 
+    /** Against every pack there is: none of fewer shims comes near enough, and none of as many comes nearer. */
+    public function testNoOtherPackIsBetter(): void
+    {
+        $stock = [15, 30, 60];
+        for ($needed = 0; $needed <= 380; $needed += 3) {
+            $best = null;
+            foreach (range(0, 6) as $one) {
+                foreach (range(0, 6 - $one) as $two) {
+                    foreach (range(0, 6 - $one - $two) as $three) {
+                        $off = abs($one * $stock[0] + $two * $stock[1] + $three * $stock[2] - $needed);
+                        $pack = [$one + $two + $three, $off];
+                        $best = $off <= 5 && ($best === null || $pack < $best) ? $pack : $best;
+                    }
+                }
+            }
+            $found = ShimPack::reaching($needed / 1000 * self::INCH);
+            self::assertSame($best, $found === null ? null : [
+                count($found->shims), (int) round(abs($found->thickness() / self::INCH * 1000 - $needed)),
+            ], $needed.' thou');
+        }
+    }
+
     /** Of two packs of as many shims the nearer one is taken. */
     public function testTheNearerOfAsMany(): void
     {

@@ -156,7 +156,8 @@ const drawn = ({ name, found }: Gap): StackGap => ({
   quantity: found.quantity,
   coil: found.coil,
   name,
-  figure: found.value?.figure ?? '',
+  // What cannot be told is written with what makes it so.
+  figure: (found.verdict === 'cannot_tell' ? found.value?.shown : found.value?.figure) ?? '',
   isOutside: isOutside(found),
   isDoubtful: found.verdict === 'cannot_tell',
 });

@@ -232,6 +232,7 @@ function Half({ parts, frame, drop, id }: { parts: StackParts; frame: Frame; dro
           )}
           fill="var(--sheet)"
           strokeWidth="1.2"
+          strokeDasharray={dashed(parts.isRead.shims)}
         />
       )}
       {parts.locator > 0 && (
@@ -249,6 +250,7 @@ function Half({ parts, frame, drop, id }: { parts: StackParts; frame: Frame; dro
             )}
             fill="var(--sheet)"
             strokeWidth="1.2"
+            strokeDasharray={dashed(parts.isRead.locator)}
           />
           <Cut
             blocks={[
@@ -262,7 +264,12 @@ function Half({ parts, frame, drop, id }: { parts: StackParts; frame: Frame; dro
       )}
       {guideTop !== null && (
         <>
-          <path d={outline([stem, -BELOW], [guide, -BELOW], [guide, guideTop], [stem, guideTop])} fill="var(--sheet)" strokeWidth="1.3" />
+          <path
+            d={outline([stem, -BELOW], [guide, -BELOW], [guide, guideTop], [stem, guideTop])}
+            fill="var(--sheet)"
+            strokeWidth="1.3"
+            strokeDasharray={dashed(parts.isRead.guide)}
+          />
           <Cut blocks={[block(stem, guide, -BELOW, guideTop)]} turn={45} pitch={7} />
         </>
       )}
@@ -276,8 +283,9 @@ function Half({ parts, frame, drop, id }: { parts: StackParts; frame: Frame; dro
             [guide, guideTop],
             [stem, guideTop],
           )}
-          fill="var(--ink2)"
+          fill={parts.isRead.seal ? 'var(--ink2)' : 'none'}
           strokeWidth="1"
+          strokeDasharray={dashed(parts.isRead.seal)}
         />
       )}
       {parts.coils.map((coil, i) => (
@@ -305,6 +313,7 @@ function Half({ parts, frame, drop, id }: { parts: StackParts; frame: Frame; dro
         )}
         fill="var(--sheet)"
         strokeWidth="1.5"
+        strokeDasharray={dashed(parts.isRead.retainer)}
       />
       <Cut
         blocks={[block(parts.register, parts.retainer, land, land + 0.08), block(bore + 0.05, parts.register, land - shelf, land + 0.15)]}
@@ -325,6 +334,9 @@ function Half({ parts, frame, drop, id }: { parts: StackParts; frame: Frame; dro
     </g>
   );
 }
+
+/** What rests on no reading is drawn by its claim, or as such heads are, in dashes. */
+const dashed = (isRead: boolean): string | undefined => (isRead ? undefined : '4 3');
 
 /** Hatch of what is cut through. */
 const Cut = ({ blocks, turn, pitch }: { blocks: readonly Point[][]; turn: number; pitch: number }) => (
@@ -350,7 +362,7 @@ function Coil(props: { coil: CoilParts; frame: Frame; from: number; height: numb
           const half = radius * 0.7;
           return (
             <g key={turn}>
-              <circle cx={cx} cy={cy} r={radius} fill="var(--sheet)" />
+              <circle cx={cx} cy={cy} r={radius} fill="var(--sheet)" strokeDasharray={dashed(coil.isMeasured)} />
               <path d={`M${cx - half} ${cy + half}L${cx + half} ${cy - half}`} stroke="var(--edge)" strokeWidth="1" />
             </g>
           );

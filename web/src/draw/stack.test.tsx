@@ -85,6 +85,8 @@ test('a size that is only claimed says so', () => {
   const claimed = { ...stack, installed_height: size(1.9, { isMeasured: false }) };
   render(<StackSection found={claimed} tried={null} gaps={[]} detail={0} label="Stack" words={words} />);
   expect(screen.getByText('1.900 installed as claimed')).toBeVisible();
+  expect(stackParts(stack)?.isRead).toEqual({ retainer: true, seal: true, guide: true, locator: true, shims: true });
+  expect(stackParts({ ...stack, seal_height: size(0.9, { isMeasured: false }) })?.isRead.seal).toBe(false);
 });
 
 test('names of limits that lie near each other stand on rows of their own', () => {

@@ -14,6 +14,7 @@ export interface CoilParts {
   step: number;
   inside: number;
   bind: number | null;
+  isMeasured: boolean;
 }
 
 /** A stack in inches; heights are above the floor of the pocket, those of the retainer from the face of its spring. */
@@ -40,6 +41,8 @@ export interface StackParts {
   register: number;
   taper: number;
   coils: readonly CoilParts[];
+  /** Whether the retainer, and what it meets, rest on readings. */
+  isRead: Record<'retainer' | 'seal' | 'guide' | 'locator' | 'shims', boolean>;
 }
 
 /** Sizes come from what is known; what is not comes from the proportions of such heads. Nothing without a height and a lift. */
@@ -48,6 +51,7 @@ export function stackParts(sizes: StackSizes): StackParts | null {
     const size = sizes[name];
     return size === undefined ? undefined : size.at / MILLIMETRES;
   };
+  const isRead = (...names: string[]): boolean => names.some((name) => sizes[name]?.isMeasured === true);
   const height = known('installed_height');
   const lift = known('net_lift');
   if (height === undefined || lift === undefined) return null;
@@ -65,6 +69,7 @@ export function stackParts(sizes: StackSizes): StackParts | null {
       step,
       inside: inside ?? across - 2 * wire,
       bind: bind ?? null,
+      isMeasured: isRead(`bind_height.${name}`),
     };
   };
   const first = coil('outer', outside, 0.187, 0);
@@ -101,6 +106,13 @@ export function stackParts(sizes: StackSizes): StackParts | null {
     register,
     taper: sizes['lock_angle']?.at ?? 7,
     coils: second === null ? [first] : [first, second],
+    isRead: {
+      retainer: isRead('retainer_depth'),
+      seal: isRead('seal_height'),
+      guide: isRead('guide_height', 'seal_height'),
+      locator: isRead('locator_thickness'),
+      shims: isRead('shim_stack', 'shims'),
+    },
   };
 }
 
