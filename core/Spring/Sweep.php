@@ -65,7 +65,7 @@ final readonly class Sweep
         if ($wanted > $this->heights[0] + self::WITHIN || $wanted < $least - self::WITHIN) {
             throw Contradiction::because('The sweep did not go to this height.');
         }
-        $around = $this->indexes($wanted - self::WITHIN, $wanted + self::WITHIN);
+        $around = $this->indexes($wanted - self::WITHIN, $wanted + self::WITHIN, $wanted);
         $around = count($around) < 3 ? $this->nearest($wanted, 3) : $around;
         $line = $this->line($around);
 
@@ -76,7 +76,7 @@ final readonly class Sweep
     public function rateBetween(Uncertain $one, Uncertain $other): Uncertain
     {
         [$low, $high] = [min($one->base, $other->base), max($one->base, $other->base)];
-        $between = $this->indexes($low, $high);
+        $between = $this->indexes($low, $high, $high);
         if (count($between) < 3) {
             throw Contradiction::because('The sweep has too few points between these heights.');
         }
@@ -108,7 +108,7 @@ final readonly class Sweep
             return Uncertain::of(Quantity::base(($this->heights[$last - 1] + $this->heights[$last]) / 2, Dimension::Length), $own);
         }
         $solid = $this->line(range($first, $last));
-        $above = $this->indexes($this->heights[$first - 1], $this->heights[$first - 1] + self::OVER);
+        $above = $this->indexes($this->heights[$first - 1], $this->heights[$first - 1] + self::OVER, $this->heights[0]);
         $spring = $this->line(count($above) < 3 ? range(max(0, $first - 3), $first - 1) : $above);
         $steeper = $solid->slope() - $spring->slope();
         $meets = ($spring->level() - $solid->level()) / $steeper;
@@ -206,14 +206,24 @@ final readonly class Sweep
         return $rates[intdiv(count($rates), 2)];
     }
 
-    /** @return list<int> points between two heights */
-    private function indexes(float $low, float $high): array
+    /**
+     * @param float $like points of the solid spring are no neighbours of one that is not, and the other way about: those like this one
+     *
+     * @return list<int> points between two heights
+     */
+    private function indexes(float $low, float $high, float $like): array
     {
         $rounding = 1e-9;
+        $first = $this->firstSolid() ?? count($this->heights);
+        $isSolid = ($this->heights[$first] ?? -\INF) >= $like;
+        $found = [];
+        foreach ($this->heights as $i => $height) {
+            if ($height >= $low - $rounding && $height <= $high + $rounding && ($i >= $first) === $isSolid) {
+                $found[] = $i;
+            }
+        }
 
-        return array_keys(array_filter(
-            $this->heights, static fn (float $height): bool => $height >= $low - $rounding && $height <= $high + $rounding,
-        ));
+        return $found;
     }
 
     /** @return list<int> */

@@ -24,6 +24,8 @@ use MuteTapper\Core\Verdict\Margin;
 /** Puts a stack, as found and as tried, into the shape in which it is drawn. */
 final readonly class StackPresenter
 {
+    private const ROUNDING = 1e-9;
+
     private UnitSystem $units;
 
     /** @param Bench|null $tried the same bench with what is tried */
@@ -94,7 +96,7 @@ final readonly class StackPresenter
 
             return new StackGapView(
                 $this->nameOf($margin), MarginView::of($margin, $this->bench),
-                $changed === null || $this->tried === null || $changed->value()?->base === $margin->value()?->base
+                $changed === null || $this->tried === null || self::isSame($changed->value(), $margin->value())
                     ? null : MarginView::of($changed, $this->tried),
             );
         }, $found->gaps());
@@ -108,7 +110,7 @@ final readonly class StackPresenter
         $after = $tried?->loads() ?? [];
         $loads = [];
         foreach (array_keys($before + $after) as $name) {
-            $isSame = ($before[$name] ?? null)?->value->base === ($after[$name] ?? null)?->value->base;
+            $isSame = self::isSame(($before[$name] ?? null)?->value, ($after[$name] ?? null)?->value);
             $loads[] = new StackLoadView(
                 $name, $this->bench->sheets->value($name)->title, $shown($before[$name] ?? null),
                 $isSame ? null : $shown($after[$name] ?? null),
@@ -189,6 +191,12 @@ final readonly class StackPresenter
             static fn (string $place): SpringChoiceView => new SpringChoiceView($place, (string) Place::asLoose($place), false),
             $this->bench->loosePlaces(),
         ), ...$shelved];
+    }
+
+    /** Apart from the rounding of a computer. */
+    private static function isSame(?Uncertain $one, ?Uncertain $other): bool
+    {
+        return abs(($one->base ?? 0.0) - ($other->base ?? 0.0)) < self::ROUNDING && ($one === null) === ($other === null);
     }
 
     private function label(string $place): string

@@ -87,6 +87,19 @@ final class SweepTest extends TestCase
         $sweep->loadAt(self::height(2.1));
     }
 
+    /** A height just above the one at which it is solid has the load of the spring, not of the tester's frame. */
+    public function testALoadNearTheSolidHeightIsStillThatOfTheSpring(): void
+    {
+        $sweep = self::swept(self::points(1.180, 0.0, 0.004, 60.0));
+        self::assertEqualsWithDelta(
+            self::RATE * (self::FREE - 1.190), $sweep->loadAt(self::height(1.190))->quantity()->in(Unit::PoundForce), 1e-6,
+        );
+        $rate = $sweep->rateBetween(self::height(1.85), self::height(1.170));
+        self::assertEqualsWithDelta(self::RATE, $rate->quantity()->in(Unit::PoundForcePerInch), 1e-6);
+        $solid = $sweep->loadAt(self::height(1.171))->quantity()->in(Unit::PoundForce);
+        self::assertGreaterThan(self::RATE * (self::FREE - 1.171) + 100, $solid);
+    }
+
     public function testAHeightThatIsUncertainMakesTheLoadUncertain(): void
     {
         $sweep = self::swept(self::points(1.180, 0.0, 0.004, 60.0));

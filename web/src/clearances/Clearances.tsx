@@ -13,7 +13,7 @@ import { FitField } from './FitField';
 import { Guides } from './Guides';
 import { Mismatches } from './Mismatches';
 import { MoreOrLess } from './MoreOrLess';
-import { RuleField } from './RuleField';
+import { leastFirst, RuleField } from './RuleField';
 import { Station } from './Station';
 import '../sheet/sheet.css';
 import './clearances.css';
@@ -48,7 +48,8 @@ export default function Clearances() {
   );
   const under = columns[column];
   const opened = ofMargins === undefined && rule === null ? undefined : find(chosen, column);
-  const rows = order === 'least' && under !== undefined ? leastFirst(view.stations, (code) => find(code, column)) : view.stations;
+  const sorted = columns.findIndex((one) => one.key === order);
+  const rows = sorted === -1 ? view.stations : leastFirst(view.stations, (code) => find(code, sorted));
   const openStation = (place: string): void => {
     choose(place);
     setField('station');
@@ -60,16 +61,6 @@ export default function Clearances() {
         onChange={setField}
         options={FIELDS.map((value) => ({ value, label: words.clearances.fields[value] }))}
       />
-      {ofMargins !== undefined && columns.length > 0 && (
-        <Segmented<'station' | 'least'>
-          value={order === 'least' ? 'least' : 'station'}
-          onChange={(next) => setOrder(next === 'station' ? null : next)}
-          options={[
-            { value: 'station', label: words.clearances.byStation },
-            { value: 'least', label: words.clearances.byLeast },
-          ]}
-        />
-      )}
       {ofMargins !== undefined && columns.length === 0 && <span className="note">{words.clearances.nothing[ofMargins]}</span>}
     </div>
   );
@@ -104,8 +95,8 @@ export default function Clearances() {
         </div>
       ) : (
         <div className={ALONE.includes(field) ? 'clearances one-field' : 'clearances'}>
+          {fields}
           <div className="table-wrap sheet">
-            {fields}
             {field === 'fit' && <FitField onOpen={openStation} />}
             {field === 'mismatches' && <Mismatches caseId={view.id} onOpen={openStation} />}
             {field === 'guides' && <Guides caseId={view.id} onOpen={openStation} />}
@@ -124,7 +115,8 @@ export default function Clearances() {
                 columns={columns}
                 find={find}
                 chosen={chosen}
-                isGrouped={order !== 'least'}
+                sortedBy={sorted === -1 ? null : order}
+                onSort={setOrder}
                 onOpen={(place, key) => {
                   choose(place);
                   setRule(key);
@@ -141,10 +133,4 @@ export default function Clearances() {
       )}
     </div>
   );
-}
-
-/** By how much of a margin is left, the least first; what was not measured stands last. */
-function leastFirst<T extends { code: string }>(stations: readonly T[], margin: (code: string) => MarginView | undefined): readonly T[] {
-  const left = ({ code }: T): number => margin(code)?.room ?? Infinity;
-  return [...stations].sort((a, b) => left(a) - left(b));
 }

@@ -5,13 +5,14 @@ import { Choice } from '../shared/Choice';
 import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
 import { useFit } from '../shared/queries';
-import { RuleField } from './RuleField';
+import { leastFirst, RuleField } from './RuleField';
 
 /** What fits into what at every valve: go or no go, as the parts stand or with one spring tried everywhere. */
 export function FitField({ onOpen }: { onOpen: (place: string) => void }) {
   const { view } = useBench();
   const [chosen] = useChosen();
   const [spring, take] = useOpened('spring');
+  const [order, setOrder] = useOpened('order');
   const told = useFit(view.id, spring ?? '');
   if (told.error !== null)
     return (
@@ -22,6 +23,8 @@ export function FitField({ onOpen }: { onOpen: (place: string) => void }) {
   if (told.data === undefined) return null;
   const { columns, margins, springs } = told.data;
   const margin = new Map(margins.map((one) => [`${one.place} ${one.quantity} ${one.coil ?? ''}`, one]));
+  const find = (place: string, i: number) => margin.get(`${place} ${columns[i]?.quantity ?? ''} ${columns[i]?.index[0] ?? ''}`);
+  const sorted = columns.findIndex((one) => one.key === order);
   return (
     <>
       <div className="more-lift">
@@ -46,11 +49,12 @@ export function FitField({ onOpen }: { onOpen: (place: string) => void }) {
         <p className="more-or-less-note">{words.fit.nothing}</p>
       ) : (
         <RuleField
-          rows={view.stations}
+          rows={sorted === -1 ? view.stations : leastFirst(view.stations, (code) => find(code, sorted))}
           columns={columns}
-          find={(place, i) => margin.get(`${place} ${columns[i]?.quantity ?? ''} ${columns[i]?.index[0] ?? ''}`)}
+          find={find}
           chosen={chosen}
-          isGrouped
+          sortedBy={sorted === -1 ? null : order}
+          onSort={setOrder}
           onOpen={onOpen}
         />
       )}

@@ -9,22 +9,29 @@ interface Props {
   /** The margin of a station in the column of this number. */
   find: (place: string, column: number) => MarginView | undefined;
   chosen: string;
-  /** Whether a heavier line parts the cylinders. */
-  isGrouped: boolean;
+  /** Key of the column that the rows go by, the least room first; null where they go by station, a heavier line a cylinder. */
+  sortedBy: string | null;
+  onSort: (key: string | null) => void;
   onOpen: (place: string, key: string) => void;
 }
 
 /** Rules of every station, a column a quantity: notches line up, so that a column is read in one sweep. */
-export function RuleField({ rows, columns, find, chosen, isGrouped, onOpen }: Props) {
+export function RuleField({ rows, columns, find, chosen, sortedBy, onSort, onOpen }: Props) {
   return (
     <table className="field">
       <thead>
         <tr>
-          <th>{words.bench.station}</th>
+          <th aria-sort={sortedBy === null ? 'ascending' : undefined}>
+            <button type="button" onClick={() => onSort(null)}>
+              {words.bench.station}
+            </button>
+          </th>
           {columns.map((one) => (
-            <th key={one.key}>
-              {one.head}
-              <small>{one.limitWords}</small>
+            <th key={one.key} aria-sort={sortedBy === one.key ? 'ascending' : undefined}>
+              <button type="button" title={words.clearances.byLeast} onClick={() => onSort(sortedBy === one.key ? null : one.key)}>
+                {one.head}
+                <small>{one.limitWords}</small>
+              </button>
             </th>
           ))}
         </tr>
@@ -33,7 +40,7 @@ export function RuleField({ rows, columns, find, chosen, isGrouped, onOpen }: Pr
         {rows.map((station, r) => (
           <tr
             key={station.code}
-            className={`${station.code === chosen ? 'current' : ''} ${isGrouped && rows[r + 1]?.cylinder !== station.cylinder ? 'last' : ''}`}
+            className={`${station.code === chosen ? 'current' : ''} ${sortedBy === null && rows[r + 1]?.cylinder !== station.cylinder ? 'last' : ''}`}
           >
             <th scope="row" className="figures">
               {station.label}
@@ -55,4 +62,13 @@ export function RuleField({ rows, columns, find, chosen, isGrouped, onOpen }: Pr
       </tbody>
     </table>
   );
+}
+
+/** By how much of a margin is left, the least first; what was not measured stands last. */
+export function leastFirst<T extends { code: string }>(
+  stations: readonly T[],
+  margin: (code: string) => MarginView | undefined,
+): readonly T[] {
+  const left = ({ code }: T): number => margin(code)?.room ?? Infinity;
+  return [...stations].sort((a, b) => left(a) - left(b));
 }

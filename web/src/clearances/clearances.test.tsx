@@ -102,3 +102,19 @@ test('more spring or less says what it takes where nothing can be told', async (
   });
   expect(await screen.findByText(/open load, mass of the valve/)).toBeVisible();
 });
+
+test('a head that is pressed puts the least room first, what was not measured last, and the stations back', async () => {
+  const margins = [
+    margin({ place: 'A1-E1', coil: null, room: 0.004 }),
+    margin({ place: 'A1-I1', coil: null, room: null }),
+    margin({ place: 'A2-E1', coil: null, room: -0.002 }),
+    margin({ place: 'A2-I1', coil: null, room: 0.001 }),
+  ];
+  const { user, address } = openCase(<Clearances />, { at: 'clearances', get: get([column('travel_to_bind', 'margins')], margins) });
+  const rows = (): (string | null)[] => screen.getAllByRole('rowheader').map((row) => row.textContent);
+  await user.click(await screen.findByRole('button', { name: /^travel_to_bind/ }));
+  expect(rows()).toEqual(['2E', '2I', '1E', '1I']);
+  expect(address()).toMatch(/order=travel_to_bind/);
+  await user.click(screen.getByRole('button', { name: words.bench.station }));
+  expect(rows()).toEqual(['1E', '1I', '2E', '2I']);
+});

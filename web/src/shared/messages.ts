@@ -762,8 +762,7 @@ export const words = {
       kind: 'No four of a kind were measured yet. Among fewer none can be told from the others.',
     },
     hint: 'Press a rule to see how it came about.',
-    byStation: 'By station',
-    byLeast: 'Least margin first',
+    byLeast: 'Least room first',
   },
   swept: {
     title: 'Springs, swept',
