@@ -395,6 +395,9 @@ final class Bench
             if (!$way->applies($this->case->engine, $parts) || ($way->ofDual !== null && $way->ofDual !== $this->isDual($place))) {
                 continue;
             }
+            if ($way->isSwept && $this->swept($place, $parts[Axis::Coil->value] ?? '') === []) {
+                continue;
+            }
             $result = $this->goWay($way, $place, $parts);
             if ($result instanceof Missing) {
                 $missing = [...$missing, ...$result->what];
@@ -625,6 +628,9 @@ final class Bench
     /** @return array<string, non-empty-list<Given>> heights and loads of a sweep, by the respect in which they are asked for */
     private function swept(string $place, string $coil): array
     {
+        if (!$this->records->hasSweeps()) {
+            return [];
+        }
         $key = $place.'/'.$coil;
         if (!isset($this->sweeps[$key])) {
             $curve = $this->sweep($place, $coil);

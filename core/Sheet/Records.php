@@ -94,6 +94,11 @@ final class Records
         return $entry === null ? null : $this->curves[$entry->id] ??= SweptCurve::fromNode($entry->node(), $entry->id);
     }
 
+    public function hasSweeps(): bool
+    {
+        return $this->swept !== [];
+    }
+
     /** @return list<string> */
     public function sweptPlaces(): array
     {

@@ -15,6 +15,9 @@ use MuteTapper\Core\Quantity\Unit;
 /** How a named value comes about at a place by something else than a reading or a claim of its own. */
 final readonly class Way
 {
+    /** Only where the spring was swept; where it was not, the sweep is not missing. */
+    public bool $isSwept;
+
     /**
      * @param array<string, From> $inputs by input of the calculation
      * @param (\Closure(Engine): ?Given)|null $fact
@@ -31,6 +34,7 @@ final readonly class Way
         public ?string $atKey,
         public ?bool $ofDual = null,
     ) {
+        $this->isSwept = array_filter($inputs, static fn (From $from): bool => $from->respect === Respect::SweptLoads) !== [];
     }
 
     /** @param array<string, From> $inputs */

@@ -33,7 +33,10 @@ final class ClearanceTest extends AppTestCase
             $found->get('found')->get('installed_height')->get('value')->get('shown')->text(),
             $found->get('found')->get('installed_height')->get('isMeasured')->flag(),
         ]);
-        self::assertStringContainsString('It lifts 0.590', $found->get('ladder')->get('sentence')->text());
+        self::assertSame(
+            'It lifts 0.590: 0.017 more would be inside every limit. After retainer to seal comes retainer to guide, at 0.867.',
+            $found->get('ladder')->get('sentence')->text(),
+        );
         self::assertSame('retainer_to_seal', $found->get('ladder')->get('limits')->items()[0]->get('quantity')->text());
         $tried = $this->stack([['places' => ['A1-E1'], 'name' => 'guide_cut', 'to' => ['number' => 0.04, 'unit' => 'in']]]);
         self::assertSame(['0.067', '0.107'], self::gap($tried, 'retainer_to_seal'));
@@ -55,6 +58,7 @@ final class ClearanceTest extends AppTestCase
         $spring = ['places' => ['A1-E1'], 'part' => 'spring', 'from' => 'shelf-soft'];
         $tried = $this->stack([$spring]);
         self::assertSame(['0.132', '0.202'], self::gap($tried, 'travel_to_bind'));
+        self::assertSame('1.050 ± 0.001 in', $tried->get('tried')->get('bind_height.outer')->get('value')->get('shown')->text());
         self::assertSame(['shelf-soft'], array_map(
             static fn (Node $one): string => $one->get('from')->text(), $tried->get('springs')->items(),
         ));

@@ -127,6 +127,19 @@ final class StackTest extends TestCase
         self::assertNotInstanceOf(Given::class, $other);
     }
 
+    /** The card says 0.600 although its own lobe, ratio and lash make 0.590: what is tried moves what it says, and does not take its place. */
+    public function testAClaimKeepsItsLevelWhereOnlyClaimsWouldMakeAnother(): void
+    {
+        $example = Example::pushrodEight();
+        foreach (['net_lift' => '0.600', 'lobe_lift' => '0.400', 'ratio' => '1.5', 'lash' => '0.010'] as $column => $text) {
+            $example = $example->claims(self::PLACE, $column, $text);
+        }
+        $tried = $example->bench()->with(Change::none()->setting([self::PLACE], 'ratio', Quantity::of(1.6, Unit::One)));
+        $lift = $tried->value(self::PLACE, 'net_lift');
+        self::assertInstanceOf(Given::class, $lift);
+        self::assertEqualsWithDelta(0.640, $lift->value->quantity()->in(Unit::Inch), 1e-9);
+    }
+
     public function testOnlyWhatIsKnownIsTriedAndOfTwoThatAreOneTheFirst(): void
     {
         $names = static fn (Example $example): array => array_map(
@@ -146,6 +159,7 @@ final class StackTest extends TestCase
         $slider = Slider::between(0, 0.12);
         self::assertSame([0.0, $inch(0.12)], [$slider->from($inch(0.06)), $slider->to($inch(0.06))]);
         self::assertSame($inch(0.2), $slider->to($inch(0.2)));
+        self::assertSame($inch(-0.01), $slider->from($inch(-0.01)));
         $around = Slider::around(0.1, 0.15);
         self::assertEqualsWithDelta($inch(0.49), $around->from($inch(0.5904)), 1e-12);
         self::assertEqualsWithDelta($inch(0.74), $around->to($inch(0.5904)), 1e-12);

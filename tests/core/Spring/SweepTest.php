@@ -163,7 +163,9 @@ final class SweepTest extends TestCase
         $bind = $swept->value('A1-E1', 'bind_height', 'outer');
         self::assertInstanceOf(Given::class, $bind);
         self::assertEqualsWithDelta(1.180, $bind->value->quantity()->in(Unit::Inch), 0.001);
-        self::assertInstanceOf(Missing::class, $swept->value('A2-E1', 'bind_height', 'outer'));
+        $rate = $swept->value('A2-E1', 'rate', 'outer');
+        self::assertInstanceOf(Missing::class, $rate);
+        self::assertNotContains('sweep on the tester', $rate->what, 'Where nothing was swept, two loads will do.');
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> what is wrong, and where it is said to be */
