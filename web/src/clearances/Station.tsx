@@ -102,40 +102,48 @@ export function Station() {
 
 /** What remains, rule by rule, and what the springs press with. */
 function Left({ stack }: { stack: Schemas['StackView'] }) {
-  const known = stack.gaps.filter((gap) => gap.found.value !== null || gap.found.missing.length > 0);
+  const known = stack.gaps.filter((gap) => gap.found.value !== null || (gap.tried?.value ?? null) !== null);
+  const missing = stack.gaps.filter((gap) => !known.includes(gap) && gap.found.missing.length > 0);
   return (
-    <table className="left-table">
-      <thead>
-        <tr>
-          <th scope="col">{words.stack.left}</th>
-          <th className="num">{words.stack.found}</th>
-          <th />
-          <th className="num tried">{words.stack.tried}</th>
-        </tr>
-      </thead>
-      <tbody>
-        {known.map(({ name, found, tried }) => (
-          <tr key={`${found.quantity} ${found.coil ?? ''}`}>
-            <th scope="row">{name}</th>
-            <td className={isOutside(found) ? 'num wrong' : 'num'}>{found.value?.figure}</td>
-            <td>
-              <MarginRule margin={found} width={112} height={27} bare tried={tried?.at ?? null} />
-            </td>
-            <td className={tried !== null && isOutside(tried) ? 'num wrong' : 'num tried'}>{tried?.value?.figure}</td>
+    <>
+      <table className="left-table">
+        <thead>
+          <tr>
+            <th scope="col">{words.stack.left}</th>
+            <th className="num">{words.stack.found}</th>
+            <th />
+            <th className="num tried">{words.stack.tried}</th>
           </tr>
-        ))}
-        {stack.loads.map((load) => (
-          <tr key={load.name}>
-            <th scope="row">
-              {words.stack.loads[load.name as keyof typeof words.stack.loads]}, {(load.found ?? load.tried)?.unit}
-            </th>
-            <td className="num">{load.found?.figure}</td>
-            <td />
-            <td className="num tried">{load.tried?.figure}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {known.map(({ name, found, tried }) => (
+            <tr key={`${found.quantity} ${found.coil ?? ''}`}>
+              <th scope="row">{name}</th>
+              <td className={isOutside(found) ? 'num wrong' : 'num'}>{found.value?.figure}</td>
+              <td>
+                <MarginRule margin={found} width={112} height={27} bare tried={tried?.at ?? null} />
+              </td>
+              <td className={tried !== null && isOutside(tried) ? 'num wrong' : 'num tried'}>{tried?.value?.figure}</td>
+            </tr>
+          ))}
+          {stack.loads.map((load) => (
+            <tr key={load.name}>
+              <th scope="row">
+                {words.stack.loads[load.name as keyof typeof words.stack.loads]}, {(load.found ?? load.tried)?.unit}
+              </th>
+              <td className="num">{load.found?.figure}</td>
+              <td />
+              <td className="num tried">{load.tried?.figure}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {missing.length > 0 && (
+        <p className="note">
+          {words.stack.notMeasured} {missing.map((gap) => gap.name).join(', ')}.
+        </p>
+      )}
+    </>
   );
 }
 

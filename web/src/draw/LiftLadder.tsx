@@ -6,8 +6,9 @@ type Ladder = Schemas['LiftLadderView'];
 
 const [WIDTH, BASE, FROM, TO] = [356, 74, 10, 346];
 /** Rows above the scale on which names stand so that they do not lie on each other. */
-const ROWS = [34, 16, 50];
-const NEAR = 92;
+const ROWS = [48, 32, 16];
+/** Pixels that a letter of a name takes. */
+const LETTER = 6.4;
 
 /** One scale of net lift: a notch for each limit, hatch beyond the lowest, and what the valve lifts. */
 export function LiftLadder({ ladder, label, lifts, tried }: { ladder: Ladder; label: string; lifts: string; tried: string }) {
@@ -20,7 +21,8 @@ export function LiftLadder({ ladder, label, lifts, tried }: { ladder: Ladder; la
   const outside = ladder.at > lowest.at;
   const colour = outside ? 'var(--lead)' : 'var(--ink)';
   const [at, half] = [x(ladder.at), ((ladder.half ?? 0) * (TO - FROM)) / (most - least + 2 * room)];
-  const rows = placed(ladder.limits.map((one) => x(one.at)));
+  const names = ladder.limits.map((one) => `${one.title} ${one.lift.figure}`);
+  const rows = placed(ladder.limits.map((one, i) => spanOf(x(one.at), names[i] ?? '')));
   const decimals = ladder.unit === 'in' ? 2 : 1;
   return (
     <svg viewBox={`0 0 ${WIDTH} 132`} role="img" aria-label={label} className="lift-ladder" style={{ maxWidth: WIDTH }}>
@@ -37,7 +39,6 @@ export function LiftLadder({ ladder, label, lifts, tried }: { ladder: Ladder; la
       ))}
       {ladder.limits.map((one, i) => {
         const [cx, row] = [x(one.at), ROWS[rows[i] ?? 0] ?? ROWS[0] ?? 0];
-        const isLeft = cx > WIDTH / 2;
         const wide = i === 0 ? 9 : 6;
         return (
           <g key={`${one.quantity} ${one.title}`}>
@@ -50,12 +51,12 @@ export function LiftLadder({ ladder, label, lifts, tried }: { ladder: Ladder; la
             <path d={`M${cx} ${BASE}v9`} stroke="var(--ink)" strokeWidth="1.8" />
             <path d={`M${cx} ${row + 4}V${BASE - 21}`} stroke="var(--ink3)" strokeWidth="0.8" />
             <text
-              x={cx + (isLeft ? 3 : -3)}
+              x={isRight(cx) ? cx + 3 : cx - 3}
               y={row}
-              textAnchor={isLeft ? 'end' : 'start'}
+              textAnchor={isRight(cx) ? 'end' : 'start'}
               className={i === 0 ? 'strong halo' : 'axis halo'}
             >
-              {`${one.title} ${one.lift.figure}`}
+              {names[i]}
             </text>
           </g>
         );
@@ -82,13 +83,20 @@ export function LiftLadder({ ladder, label, lifts, tried }: { ladder: Ladder; la
   );
 }
 
-/** On which row each name stands: the next one where the one before is too near. */
-export function placed(at: readonly number[]): number[] {
-  const ends: number[] = [];
-  return at.map((x) => {
-    const free = ROWS.findIndex((_, row) => (ends[row] ?? -Infinity) + NEAR <= x);
+/** Names of the right half end at their notch, so that they do not run out of the drawing. */
+const isRight = (x: number): boolean => x > WIDTH / 2;
+
+type Span = readonly [from: number, to: number];
+
+const spanOf = (x: number, name: string): Span => (isRight(x) ? [x - name.length * LETTER, x + 6] : [x - 6, x + name.length * LETTER]);
+
+/** On which row each name stands: the lowest on which it does not lie on one that stands there already. */
+export function placed(spans: readonly Span[]): number[] {
+  const rows: Span[][] = ROWS.map(() => []);
+  return spans.map(([from, to]) => {
+    const free = rows.findIndex((taken) => taken.every(([a, b]) => to < a || from > b));
     const row = free === -1 ? 0 : free;
-    ends[row] = x;
+    rows[row]?.push([from, to]);
     return row;
   });
 }

@@ -11,7 +11,9 @@ const [BELOW, ABOVE] = [0.27, 0.3];
 const MOST = 186;
 /** A gap below this many pixels is drawn again, larger. */
 const TIGHT = 14;
-const DETAIL = { x: 506, y: 352, r: 78 };
+const DETAIL = { x: 506, y: 344, r: 74 };
+/** So much room the name of a gap takes to its right. */
+const NAMED = 96;
 
 /** What remains at full lift, as it is written at the section. */
 export interface StackGap {
@@ -434,27 +436,27 @@ const Solid = ({ y, from, to, isOutside }: { y: number; from: number; to: number
 function Ledge({ one, frame, x, row }: { one: ReturnType<typeof gapsOf>[number]; frame: Frame; x: number; row: number }) {
   const at = frame.y(one.from);
   const open = frame.y(one.to);
-  const end = x + 76;
+  const end = x + 76 + row * NAMED;
   return (
     <g>
       <Solid y={at} from={row === 0 ? x : end - 20} to={end} isOutside={one.gap.isOutside} />
       <path
-        d={`M${frame.x(one.radius)} ${at}H${x}M${frame.x(one.radius)} ${open}H${end}`}
+        d={`M${frame.x(one.radius)} ${at}H${row === 0 ? x : end}M${frame.x(one.radius)} ${open}H${end}`}
         fill="none"
         stroke={one.gap.isOutside ? 'var(--lead)' : 'var(--ink)'}
         strokeWidth="0.8"
       />
-      <Gap x={end - 8} from={at} to={open} gap={one.gap} down={row * 34} />
+      <Gap x={end - 8} from={at} to={open} gap={one.gap} />
     </g>
   );
 }
 
 /** What remains, between two arrows; in a doubtful one its figure stands behind a ring. */
-function Gap({ x, from, to, gap, down = 0 }: { x: number; from: number; to: number; gap: StackGap; down?: number }) {
+function Gap({ x, from, to, gap }: { x: number; from: number; to: number; gap: StackGap }) {
   const colour = gap.isOutside ? 'var(--lead)' : 'var(--ink)';
   const inside = from - to >= TIGHT;
   const [tail, head] = inside ? [-8, 8] : [8, -8];
-  const y = (from + to) / 2 + down;
+  const y = (from + to) / 2;
   return (
     <g stroke={colour} fill="none" strokeWidth="0.9">
       <path d={inside ? `M${x} ${from}V${to}` : `M${x} ${to - 18}V${to}M${x} ${from}V${from + 18}`} />

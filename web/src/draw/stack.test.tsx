@@ -90,7 +90,15 @@ test('a size that is only claimed says so', () => {
 });
 
 test('names of limits that lie near each other stand on rows of their own', () => {
-  expect(placed([40, 60, 90, 300])).toEqual([0, 1, 2, 0]);
+  expect(
+    placed([
+      [40, 140],
+      [60, 150],
+      [90, 190],
+      [160, 300],
+      [200, 300],
+    ]),
+  ).toEqual([0, 1, 2, 0, 1]);
 });
 
 test('the ladder says what is lifted and by which limit it ends', () => {

@@ -838,6 +838,7 @@ export const words = {
     measure: 'Open the heights',
     nextGap: 'next tight gap',
     step: 'a step',
+    notMeasured: 'Not measured:',
     noLadder: 'The highest lift is not known yet. It takes:',
     found: 'found',
   },
