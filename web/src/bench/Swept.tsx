@@ -1,5 +1,5 @@
 import { Button, Input } from 'antd';
-import { useState, type KeyboardEvent } from 'react';
+import { useState } from 'react';
 import { dashOf, readAt, SweepChart } from '../draw/SweepChart';
 import { Keycap, Tag } from '../draw/Tag';
 import { useBench } from '../entry/useBench';
@@ -8,6 +8,7 @@ import { useOpened } from '../frame/useSection';
 import type { Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { failureWords } from '../shared/failure';
+import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
 import { useSweeps } from '../shared/queries';
 import { useCable } from '../sheet/useCable';
@@ -22,8 +23,6 @@ const COILS: readonly Coil[] = ['outer', 'inner', 'damper'];
 /** What an arrow moves the cursor by, and with Shift held down. */
 const STEP = { in: 0.01, mm: 0.25 };
 const LONG = 5;
-/** As many springs as there are digits are put on and off by them. */
-const DIGITS = 9;
 
 /** Springs pressed on the tester until they are solid: drawn over each other, and told apart by load and rate together. */
 export function Swept() {
@@ -40,17 +39,15 @@ export function Swept() {
   const shown = (swept?.springs ?? []).filter((one) => !off.has(one.place));
   const chosen = [picked, at].find((one) => shown.some((spring) => spring.place === one)) ?? shown[0]?.place ?? '';
   const height = cursor ?? swept?.installed ?? 0;
-  const onKey = (event: KeyboardEvent): void => {
-    if (swept === undefined || event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement) return;
-    const step = (swept.unitHeight === 'in' ? STEP.in : STEP.mm) * (event.shiftKey ? LONG : 1);
-    const digit = Number(event.key);
-    if (event.key === 'ArrowRight') setCursor(height - step);
-    else if (event.key === 'ArrowLeft') setCursor(height + step);
-    else if (event.key.toLowerCase() === 'r' && !event.ctrlKey && !event.metaKey) hold(chosen);
-    else if (digit >= 1 && digit <= DIGITS) toggle(swept.springs[digit - 1]);
-    else return;
-    event.preventDefault();
-  };
+  const move = (by: number): void => setCursor(height + by * (swept?.unitHeight === 'mm' ? STEP.mm : STEP.in));
+  const onKeyDown = useKeys([
+    { shown: '← →', does: words.keysDo.sweptCursor, on: /^ArrowRight$/, shift: false, run: () => move(-1) },
+    { shown: '← →', does: words.keysDo.sweptCursor, on: /^ArrowLeft$/, shift: false, run: () => move(1) },
+    { shown: 'Shift ← →', does: words.keysDo.sweptCursor, on: /^ArrowRight$/, shift: true, run: () => move(-LONG) },
+    { shown: 'Shift ← →', does: words.keysDo.sweptCursor, on: /^ArrowLeft$/, shift: true, run: () => move(LONG) },
+    { shown: 'R', does: words.keysDo.sweptAgainst, on: /^r$/i, run: () => hold(chosen) },
+    { shown: '1 to 9', does: words.keysDo.sweptShown, on: /^[1-9]$/, run: ({ key }) => toggle(swept?.springs[Number(key) - 1]) },
+  ]);
   const toggle = (spring: Spring | undefined): void => {
     if (spring === undefined) return;
     setOff((old) => new Set(old.has(spring.place) ? [...old].filter((one) => one !== spring.place) : [...old, spring.place]));
@@ -96,7 +93,7 @@ export function Swept() {
         </div>
       )}
       {swept !== undefined && swept.springs.length > 0 && (
-        <div className="swept" onKeyDown={onKey} tabIndex={0} aria-label={words.swept.chart(shown.length)} role="group">
+        <div className="swept" onKeyDown={onKeyDown} tabIndex={0} aria-label={words.swept.chart(shown.length)} role="group">
           <SweepChart
             swept={swept}
             shown={shown}

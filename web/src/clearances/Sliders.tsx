@@ -2,6 +2,7 @@ import { Button } from 'antd';
 import { Keycap } from '../draw/Tag';
 import type { Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
+import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
 import { onStep, springOf, triedOf, withSlider, withSpring, type Tried } from './change';
 
@@ -69,6 +70,14 @@ export function Sliders({ stack, tried, onTry, onRest }: Props) {
 function OneSlider({ slider, tried, onTry }: { slider: Slider; tried: number | null; onTry: (to: number | null) => void }) {
   const at = tried ?? slider.found;
   const share = (figure: number): string => `${(100 * (figure - slider.from)) / (slider.to - slider.from)}%`;
+  const step = (by: number): void => onTry(onStep(slider, at + by * slider.step));
+  const onKeyDown = useKeys([
+    { shown: '← →', does: words.keysDo.sliderStep, on: /^Arrow(Right|Up)$/, shift: false, run: () => step(1) },
+    { shown: '← →', does: words.keysDo.sliderStep, on: /^Arrow(Left|Down)$/, shift: false, run: () => step(-1) },
+    { shown: 'Shift ← →', does: words.keysDo.sliderLong, on: /^Arrow(Right|Up)$/, shift: true, run: () => step(LONG) },
+    { shown: 'Shift ← →', does: words.keysDo.sliderLong, on: /^Arrow(Left|Down)$/, shift: true, run: () => step(-LONG) },
+    { shown: 'Backspace', does: words.keysDo.sliderBack, on: /^Backspace$/, run: () => onTry(null) },
+  ]);
   const [low, high] = [Math.min(at, slider.found), Math.max(at, slider.found)];
   return (
     <label className={tried === null ? 'slider' : 'slider is-tried'}>
@@ -85,13 +94,7 @@ function OneSlider({ slider, tried, onTry }: { slider: Slider; tried: number | n
           aria-label={slider.label}
           aria-valuetext={`${at.toFixed(slider.decimals)} ${slider.unit === '1' ? '' : slider.unit}`}
           onChange={(event) => onTry(onStep(slider, Number(event.target.value)))}
-          onKeyDown={(event) => {
-            const way = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
-            if (way === undefined && event.key !== 'Backspace') return;
-            event.preventDefault();
-            event.stopPropagation();
-            onTry(way === undefined ? null : onStep(slider, at + way * slider.step * (event.shiftKey ? LONG : 1)));
-          }}
+          onKeyDown={onKeyDown}
         />
         <svg width="10" height="9" style={{ left: share(slider.found) }} aria-hidden="true">
           <path d="M1 8L5 1L9 8Z" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.2" />

@@ -1,4 +1,4 @@
-import { useEffect, useState, type KeyboardEvent } from 'react';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { LiftLadder } from '../draw/LiftLadder';
 import { MarginRule } from '../draw/MarginRule';
@@ -9,6 +9,7 @@ import { useOpened } from '../frame/useSection';
 import { useBench } from '../entry/useBench';
 import type { Schemas } from '../shared/api';
 import { failureWords } from '../shared/failure';
+import { isWriting, useKeysEverywhere } from '../shared/keys';
 import { words } from '../shared/messages';
 import { useStack } from '../shared/queries';
 import { readTried, type Tried } from './change';
@@ -29,6 +30,16 @@ export function Station() {
   const told = useStack(view.id, place, tried.length === 0 ? '' : JSON.stringify(tried));
   const [detail, setDetail] = useState(0);
   useEffect(() => setDetail(0), [place]);
+  const go = (by: number): void => {
+    const next = view.stations[view.stations.findIndex((one) => one.code === place) + by];
+    if (next !== undefined) choose(next.code);
+  };
+  const free = (event: KeyboardEvent): boolean => !isWriting(event);
+  useKeysEverywhere([
+    { shown: '[', does: words.keysDo.stationBefore, on: /^\[$/, when: free, run: () => go(-1) },
+    { shown: ']', does: words.keysDo.stationAfter, on: /^\]$/, when: free, run: () => go(1) },
+    { shown: 'Z', does: words.keysDo.nextGap, on: /^z$/i, when: free, run: () => setDetail((one) => one + 1) },
+  ]);
   const rest = (): void => {
     const now = tried.length === 0 ? null : JSON.stringify(tried);
     if (held !== null && now !== written) write(now);
@@ -42,16 +53,8 @@ export function Station() {
   const stack = told.data;
   if (stack === undefined) return null;
   const gaps = stack.gaps.filter((gap) => DRAWN.includes(gap.found.quantity)).map(drawn);
-  const onKey = (event: KeyboardEvent): void => {
-    const i = view.stations.findIndex((one) => one.code === place);
-    const next = event.key === ']' ? view.stations[i + 1] : event.key === '[' ? view.stations[i - 1] : undefined;
-    if (event.key.toLowerCase() === 'z' && !event.ctrlKey && !event.metaKey) setDetail((one) => one + 1);
-    else if (next !== undefined) choose(next.code);
-    else return;
-    event.preventDefault();
-  };
   return (
-    <div className="station-stack" onKeyDown={onKey} tabIndex={-1}>
+    <div className="station-stack">
       <section className="sheet section">
         <p className="section-head">
           <Tag label={stack.label} lead={stack.gaps.some((gap) => isOutside(gap.found))} />

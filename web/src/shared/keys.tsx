@@ -118,4 +118,5 @@ export function useKeysEverywhere(keys: readonly Key[], listed: readonly ListedK
 
 /** Whether a key would write into what has the hand. */
 export const isWriting = ({ target }: Event): boolean =>
-  target instanceof HTMLTextAreaElement || (target instanceof HTMLInputElement && !['checkbox', 'radio', 'button'].includes(target.type));
+  target instanceof HTMLTextAreaElement ||
+  (target instanceof HTMLInputElement && !['checkbox', 'radio', 'button', 'range'].includes(target.type));
