@@ -30,7 +30,7 @@ final class Assessment
 
     public static function of(CaseFile $case, Knowledge $knowledge): self
     {
-        return new self($case, $knowledge, Bench::of($case, AllSheets::get(), $knowledge->limits));
+        return new self($case, $knowledge, Bench::of($case, AllSheets::get(), $knowledge));
     }
 
     /** @return array<string, Item> what is known of each sign */

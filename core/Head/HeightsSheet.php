@@ -121,6 +121,7 @@ final class HeightsSheet
     private static function packs(Bench $bench): array
     {
         $units = $bench->case->settings->units;
+        $stock = $bench->springShims;
         $show = static fn (float $length): string => $units->show(Quantity::difference($length, Dimension::Length));
         $at = $left = [];
         foreach ($bench->case->engine->stations as $station) {
@@ -129,9 +130,9 @@ final class HeightsSheet
                 continue;
             }
             $base = $needed->value->base;
-            $pack = $base < -ShimPack::TOLERANCE ? null : ShimPack::reaching(max(0.0, $base));
+            $pack = $base < -$stock->tolerance ? null : ShimPack::reaching(max(0.0, $base), $stock);
             $way = match (true) {
-                $base < -ShimPack::TOLERANCE => sprintf('take out %s', $show(-$base)),
+                $base < -$stock->tolerance => sprintf('take out %s', $show(-$base)),
                 $pack === null => sprintf('%s, nothing of the stock comes near', $show($base)),
                 $pack->shims === [] => null,
                 default => implode(' + ', array_map($units->figure(...), array_map(
@@ -149,7 +150,7 @@ final class HeightsSheet
         $ways = array_map(static fn (string $way, array $labels): string => implode(', ', $labels).': '.$way, array_keys($at), $at);
 
         return [sprintf(
-            'To the height as claimed, fewest shims of the usual stock. %s. Spread left over all stations: %s.', implode('; ', $ways),
+            'To the height as claimed, fewest shims of the stock. %s. Spread left over all stations: %s.', implode('; ', $ways),
             $show(max($left) - min($left)),
         )];
     }

@@ -4,15 +4,11 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Head;
 
+use MuteTapper\Core\Knowledge\ShimStock;
+
 /** Shims of a shop's stock laid together: the fewest that come near enough to what is needed, and of these the nearest. */
 final readonly class ShimPack
 {
-    /** Thicknesses that shops keep, in metres: 0.015, 0.030 and 0.060 in. [practice] */
-    public const USUAL_STOCK = [0.000381, 0.000762, 0.001524];
-    /** A height is set to this much, in metres: 0.005 in. [practice] */
-    public const TOLERANCE = 0.000127;
-    /** No shop lays more than so many under one spring. [practice] */
-    private const MOST = 6;
     private const ROUNDING = 1e-9;
 
     /** @param list<float> $shims thickest first, in metres */
@@ -22,18 +18,17 @@ final readonly class ShimPack
 
     /**
      * @param float $needed in metres
-     * @param list<float> $stock thicknesses, each in any number
      *
      * @return self|null null where nothing of the stock comes near enough
      */
-    public static function reaching(float $needed, array $stock = self::USUAL_STOCK, float $tolerance = self::TOLERANCE): ?self
+    public static function reaching(float $needed, ShimStock $stock): ?self
     {
-        rsort($stock);
-        for ($count = 0; $count <= self::MOST; ++$count) {
+        for ($count = 0; $count <= $stock->most; ++$count) {
             $best = null;
-            foreach (self::packs($count, $stock) as $pack) {
+            foreach (self::packs($count, $stock->thicknesses) as $pack) {
                 $off = abs(array_sum($pack) - $needed);
-                if ($off <= $tolerance + self::ROUNDING && ($best === null || $off < abs(array_sum($best) - $needed) - self::ROUNDING)) {
+                $isNearer = $best === null || $off < abs(array_sum($best) - $needed) - self::ROUNDING;
+                if ($off <= $stock->tolerance + self::ROUNDING && $isNearer) {
                     $best = $pack;
                 }
             }
@@ -51,7 +46,7 @@ final readonly class ShimPack
     }
 
     /**
-     * @param list<float> $stock
+     * @param list<float> $stock thickest first
      *
      * @return iterable<list<float>> every pack of so many, thickest first
      */

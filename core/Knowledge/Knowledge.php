@@ -9,11 +9,11 @@ use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Entry\Gauge;
 use MuteTapper\Core\Verdict\Limits;
 
-/** What the trade knows, as data: signs, causes, events, links, limits, gauges. Identified by the SHA-256 of its content. */
+/** What the trade knows, as data: signs, causes, events, links, limits, gauges, stock. Identified by the SHA-256 of its content. */
 final readonly class Knowledge
 {
     /** Names of the files that hold it. */
-    public const FILES = ['signs', 'causes', 'events', 'limits', 'gauges', 'questions', 'steps', 'editions'];
+    public const FILES = ['signs', 'causes', 'events', 'limits', 'gauges', 'questions', 'steps', 'stock', 'editions'];
 
     /**
      * @param array<string, Sign> $signs
@@ -32,6 +32,7 @@ final readonly class Knowledge
         public array $families,
         public array $questions,
         public array $steps,
+        public ShimStock $springShims,
         public string $hash,
         private array $editions,
         private array $always,
@@ -40,7 +41,7 @@ final readonly class Knowledge
 
     /**
      * @param array<string, mixed> $files decoded content by file name without extension: signs, causes, events, limits, gauges, questions,
-     *                                    steps; and editions, which is no part of the hash
+     *                                    steps, stock; and editions, which is no part of the hash
      *
      * @throws BadDocument
      */
@@ -78,6 +79,7 @@ final readonly class Knowledge
             $families,
             $questions,
             $steps,
+            ShimStock::fromNode($root->get('stock')->get('stock')->get('spring_shims')),
             hash('sha256', json_encode($files, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)),
             $editions,
             $editions === [] ? [] : array_intersect_key(...array_values($editions)),

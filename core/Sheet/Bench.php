@@ -20,6 +20,8 @@ use MuteTapper\Core\Entry\NotMeasurable;
 use MuteTapper\Core\Entry\Reading;
 use MuteTapper\Core\Entry\Standing;
 use MuteTapper\Core\Entry\SweptCurve;
+use MuteTapper\Core\Knowledge\Knowledge;
+use MuteTapper\Core\Knowledge\ShimStock;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Verdict\Limits;
@@ -67,21 +69,22 @@ final class Bench
         public readonly CaseFile $case,
         public readonly Sheets $sheets,
         private readonly Limits $limits,
+        public readonly ShimStock $springShims,
         private readonly Records $records,
         private readonly ?self $base,
         private readonly Change $change,
     ) {
     }
 
-    public static function of(CaseFile $case, Sheets $sheets, Limits $limits): self
+    public static function of(CaseFile $case, Sheets $sheets, Knowledge $knowledge): self
     {
-        return new self($case, $sheets, $limits, Records::of($case), null, Change::none());
+        return new self($case, $sheets, $knowledge->limits, $knowledge->springShims, Records::of($case), null, Change::none());
     }
 
     /** The same bench with some values replaced. Nothing else computes a "what if". */
     public function with(Change $change): self
     {
-        return new self($this->case, $this->sheets, $this->limits, $this->records, $this->base ?? $this, $change);
+        return new self($this->case, $this->sheets, $this->limits, $this->springShims, $this->records, $this->base ?? $this, $change);
     }
 
     public function value(string $place, string $name, ?string $index = null): Given|Missing

@@ -111,7 +111,7 @@ final readonly class StackController
     private function tried(Assessment $assessment, Node $change): Bench
     {
         $sheets = $assessment->bench->sheets;
-        $beside = Bench::of($this->springs->beside($assessment->case, $sheets), $sheets, $assessment->knowledge->limits);
+        $beside = Bench::of($this->springs->beside($assessment->case, $sheets), $sheets, $assessment->knowledge);
 
         return $beside->with(Change::fromNode($change, $assessment->case->engine, $sheets));
     }

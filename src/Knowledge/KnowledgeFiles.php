@@ -35,14 +35,14 @@ final class KnowledgeFiles implements CacheWarmerInterface
     ) {
     }
 
-    /** The knowledge that judges: as shipped, with the limits that the shop has set otherwise. */
+    /** The knowledge that judges: as shipped, with what the shop has set otherwise. */
     public function current(): Knowledge
     {
         $stamp = $this->shop->stamp();
         if ($this->knowledge === null || $stamp !== $this->stamp) {
-            $limits = $stamp === 0 ? [] : $this->shop->limits();
+            $own = $stamp === 0 ? [] : $this->shop->own();
             $this->gauges = $stamp === 0 ? [] : $this->shop->gauges($this->shipped()->gauges);
-            $this->knowledge = $limits === [] ? $this->shipped() : $this->withLimits($limits);
+            $this->knowledge = $own === [] ? $this->shipped() : $this->withOwn($own);
             $this->stamp = $stamp;
         }
 
@@ -54,10 +54,14 @@ final class KnowledgeFiles implements CacheWarmerInterface
         return $this->shipped ??= self::read(self::compiled($this->cacheFolder)) ?? Knowledge::fromArray($this->shippedContent());
     }
 
-    /** @return array<string, mixed>|null a limit as it is shipped */
-    public function shippedLimit(string $code): ?array
+    /**
+     * @param string $file name of what holds it: limits, stock
+     *
+     * @return array<string, mixed>|null one thing as it is shipped
+     */
+    public function shippedOf(string $file, string $code): ?array
     {
-        return Node::root($this->shippedContent())->get('limits')->get('limits')->maybe($code)?->map();
+        return Node::root($this->shippedContent())->get($file)->get($file)->maybe($code)?->map();
     }
 
     /** A gauge by its code: one of the shop's own, or any of a kind. */
@@ -115,21 +119,25 @@ final class KnowledgeFiles implements CacheWarmerInterface
     /** @return array<string, mixed> decoded content by name of the file, with what the shop has set otherwise */
     public function content(): array
     {
-        return $this->contentWith($this->shop->limits());
+        return $this->contentWith($this->shop->own());
     }
 
     /**
-     * @param array<string, array<string, mixed>> $limits
+     * @param array<string, array<string, array<string, mixed>>> $own by file and code
      *
      * @return array<string, mixed>
      */
-    private function contentWith(array $limits): array
+    private function contentWith(array $own): array
     {
         $content = $this->shippedContent();
-        if ($limits !== [] && is_array($content['limits']) && is_array($content['limits']['limits'])) {
-            foreach ($limits as $code => $limit) {
-                if (is_array($content['limits']['limits'][$code] ?? null)) {
-                    $content['limits']['limits'][$code] = $limit + $content['limits']['limits'][$code];
+        foreach ($own as $file => $changed) {
+            if (!is_array($content[$file] ?? null) || !is_array($content[$file][$file] ?? null)) {
+                continue;
+            }
+            foreach ($changed as $code => $one) {
+                $shipped = $content[$file][$file][$code] ?? null;
+                if (is_array($shipped)) {
+                    $content[$file][$file][$code] = $one + $shipped;
                 }
             }
         }
@@ -140,14 +148,14 @@ final class KnowledgeFiles implements CacheWarmerInterface
     /**
      * Put together once and kept beside the application, as the shipped one is.
      *
-     * @param array<string, array<string, mixed>> $limits
+     * @param array<string, array<string, array<string, mixed>>> $own by file and code
      */
-    private function withLimits(array $limits): Knowledge
+    private function withOwn(array $own): Knowledge
     {
-        $file = sprintf('%s/knowledge-%s.php', $this->cacheFolder, hash('xxh128', json_encode($limits, \JSON_THROW_ON_ERROR)));
+        $file = sprintf('%s/knowledge-%s.php', $this->cacheFolder, hash('xxh128', json_encode($own, \JSON_THROW_ON_ERROR)));
         $knowledge = self::read($file);
         if ($knowledge === null) {
-            $knowledge = Knowledge::fromArray($this->contentWith($limits));
+            $knowledge = Knowledge::fromArray($this->contentWith($own));
             WholeFile::write($file, self::written($knowledge));
         }
 

@@ -31,7 +31,8 @@ final readonly class LimitController
         $limits = Node::root($this->files->content())->get('limits');
         $views = [];
         foreach ($limits->get('limits')->members() as $code => $limit) {
-            $views[] = $this->view((string) $code, $limit, Node::root($this->files->shippedLimit((string) $code)), $limits->get('schools'));
+            $shipped = Node::root($this->files->shippedOf('limits', (string) $code));
+            $views[] = $this->view((string) $code, $limit, $shipped, $limits->get('schools'));
         }
         usort($views, static fn (LimitView $a, LimitView $b): int => $a->title <=> $b->title);
 

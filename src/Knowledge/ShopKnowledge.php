@@ -13,8 +13,8 @@ interface ShopKnowledge
     /** Another figure whenever any of it changed. */
     public function stamp(): int;
 
-    /** @return array<string, array<string, mixed>> by limit, what stands there instead of what is shipped */
-    public function limits(): array;
+    /** @return array<string, array<string, array<string, mixed>>> by file and code, what stands there instead of what is shipped */
+    public function own(): array;
 
     /**
      * @param array<string, Gauge> $kinds by code

@@ -12,4 +12,5 @@ enum Shelf: string
     case Limits = 'limits';
     case Engines = 'engines';
     case Studies = 'studies';
+    case Stock = 'stock';
 }

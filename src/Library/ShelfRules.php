@@ -13,6 +13,7 @@ use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Gauge\GaugeStudy;
 use MuteTapper\Core\Gauge\RegisteredGauge;
+use MuteTapper\Core\Knowledge\ShimStock;
 use MuteTapper\Core\Quantity\EntryParser;
 use MuteTapper\Core\Quantity\NotUnderstood;
 use MuteTapper\Core\Quantity\UnitSystem;
@@ -24,6 +25,8 @@ final readonly class ShelfRules
 {
     /** What a shop may say of a limit; what it judges and on which side stays as it is. */
     private const OF_A_LIMIT = ['schools', 'by_kind', 'default', 'caution', 'mark', 'source'];
+    /** What a shop may say of what it keeps in stock. */
+    private const OF_A_STOCK = ['thicknesses', 'unit', 'tolerance', 'most', 'mark', 'source'];
     private const MARKS = ['pub', 'practice', 'own'];
 
     public function __construct(private KnowledgeFiles $knowledge, private ClockInterface $clock)
@@ -45,6 +48,7 @@ final readonly class ShelfRules
             Shelf::Springs => $this->spring($content),
             Shelf::Limits => $this->limit($code, $content),
             Shelf::Studies => GaugeStudy::fromNode($content),
+            Shelf::Stock => $this->stock($code, $content),
         };
 
         return $content->map();
@@ -91,6 +95,7 @@ final readonly class ShelfRules
             Shelf::Limits => $content->maybe('source')?->word(1000) ?? '',
             Shelf::Engines => EngineView::summary(Engine::fromNode($content)),
             Shelf::Studies => GaugeStudy::fromNode($content)->inWords(),
+            Shelf::Stock => $content->maybe('source')?->word(1000) ?? '',
         }, false];
     }
 
@@ -119,21 +124,45 @@ final readonly class ShelfRules
 
     private function limit(string $code, Node $content): void
     {
-        $shipped = $this->knowledge->shippedLimit($code)
+        $shipped = $this->knowledge->shippedOf('limits', $code)
             ?? throw BadDocument::at('/code', sprintf('nothing is judged by a limit “%s”.', $code));
+        self::changeable($content, self::OF_A_LIMIT);
+        try {
+            Limit::fromNode($code, Node::root($content->map() + $shipped));
+        } catch (BadDocument $problem) {
+            throw BadDocument::at($content->pointer.$problem->pointer, $problem->reason);
+        }
+    }
+
+    private function stock(string $code, Node $content): void
+    {
+        $shipped = $this->knowledge->shippedOf('stock', $code)
+            ?? throw BadDocument::at('/code', sprintf('nothing is laid out of a stock “%s”.', $code));
+        self::changeable($content, self::OF_A_STOCK);
+        try {
+            ShimStock::fromNode(Node::root($content->map() + $shipped));
+        } catch (BadDocument $problem) {
+            throw BadDocument::at($content->pointer.$problem->pointer, $problem->reason);
+        }
+    }
+
+    /**
+     * What a shop sets otherwise than it is shipped says whose figure it is, and where it comes from.
+     *
+     * @param list<string> $keys
+     *
+     * @throws BadDocument
+     */
+    private static function changeable(Node $content, array $keys): void
+    {
         foreach (array_keys($content->members()) as $key) {
-            if (!in_array($key, self::OF_A_LIMIT, true)) {
-                throw BadDocument::at($content->pointer.'/'.$key, 'this cannot be changed; accepted: '.implode(', ', self::OF_A_LIMIT).'.');
+            if (!in_array($key, $keys, true)) {
+                throw BadDocument::at($content->pointer.'/'.$key, 'this cannot be changed; accepted: '.implode(', ', $keys).'.');
             }
         }
         if (!in_array($content->get('mark')->word(), self::MARKS, true)) {
             throw BadDocument::at($content->pointer.'/mark', 'accepted: '.implode(', ', self::MARKS).'.');
         }
         $content->get('source')->word(1000);
-        try {
-            Limit::fromNode($code, Node::root($content->map() + $shipped));
-        } catch (BadDocument $problem) {
-            throw BadDocument::at($content->pointer.$problem->pointer, $problem->reason);
-        }
     }
 }

@@ -9,7 +9,7 @@ use MuteTapper\App\Knowledge\ShopKnowledge;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Gauge\RegisteredGauge;
 
-/** Limits and gauges as the shop's shelves have them. Versions are only ever added, so their number tells whether any changed. */
+/** Limits, stock and gauges as the shop's shelves have them. Versions are only ever added, so their number tells whether any changed. */
 final readonly class ShelvedKnowledge implements ShopKnowledge
 {
     public function __construct(private Connection $database)
@@ -18,14 +18,21 @@ final readonly class ShelvedKnowledge implements ShopKnowledge
 
     public function stamp(): int
     {
-        $count = $this->database->fetchOne("SELECT COUNT(*) FROM library_version WHERE shelf IN ('limits', 'gauges')");
+        $count = $this->database->fetchOne("SELECT COUNT(*) FROM library_version WHERE shelf IN ('limits', 'gauges', 'stock')");
 
         return is_numeric($count) ? (int) $count : 0;
     }
 
-    public function limits(): array
+    public function own(): array
     {
-        return array_map(static fn (Node $content): array => $content->map(), array_column($this->on(Shelf::Limits), 1, 0));
+        $own = [];
+        foreach ([Shelf::Limits, Shelf::Stock] as $shelf) {
+            foreach ($this->on($shelf) as [$code, $content]) {
+                $own[$shelf->value][$code] = $content->map();
+            }
+        }
+
+        return $own;
     }
 
     public function gauges(array $kinds): array

@@ -103,6 +103,33 @@ final class LibraryTest extends AppTestCase
         $this->reading($case, 'pull', '119', '3', 'no-such', 422);
     }
 
+    /** Packs are laid out of what the shop keeps; taken off, out of what is shipped. */
+    public function testPacksAreLaidOutOfTheShopsOwnShims(): void
+    {
+        $case = $this->opened();
+        $this->send('POST', $case.'/entries', self::entry(
+            'claim', ['engine', 'spring_seat', 'claimed.installed_height'], ['text' => '1.900', 'standing' => 'known'],
+        ), 201);
+        $this->reading($case, 'installed_height', '1.948');
+        $said = fn (): string => Node::root($this->send('GET', $case.'/sheets/heights'))->get('remarks')->words()[0] ?? '';
+        self::assertStringContainsString('0.030 + 0.015', $said());
+        $stock = ['thicknesses' => [0.5, 1.2], 'unit' => 'mm', 'tolerance' => 0.05, 'mark' => 'own', 'source' => 'What is in the box.'];
+        $this->put('stock', 'spring_shims', $stock);
+        self::assertStringContainsString('0.047', $said(), '1.2 mm are 0.0472 in, and 0.048 in are wanted');
+        $listed = Node::root($this->send('GET', '/api/stock'))->items()[0];
+        self::assertEquals([[0.5, 1.2], [0.015, 0.03, 0.06], true], [
+            $listed->get('thicknesses')->raw(), $listed->get('shipped')->raw(), $listed->get('isShops')->flag(),
+        ]);
+        $this->put('stock', 'spring_shims', null, 1);
+        self::assertStringContainsString('0.030 + 0.015', $said());
+        foreach ([
+            '/content/thicknesses/0' => ['spring_shims', ['thicknesses' => [90]] + $stock],
+            '/content/title' => ['spring_shims', ['title' => 'x'] + $stock], '/code' => ['pushrods', $stock],
+        ] as $pointer => [$code, $bad]) {
+            self::assertSame($pointer, $this->put('stock', $code, $bad, 0, 422)['pointer']);
+        }
+    }
+
     /** A limit that the shop has set judges every open case, and says whose it is; taken off, the shipped one does again. */
     public function testTheShopsLimitJudges(): void
     {

@@ -77,7 +77,7 @@ final class Example
 
     public function bench(): Bench
     {
-        return Bench::of($this->case(), AllSheets::get(), self::knowledge()->limits);
+        return Bench::of($this->case(), AllSheets::get(), self::knowledge());
     }
 
     public function engine(): Engine

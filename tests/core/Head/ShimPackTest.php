@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Core\Head;
 
+use MuteTapper\Core\Document\BadDocument;
+use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Head\HeightsSheet;
 use MuteTapper\Core\Head\ShimPack;
+use MuteTapper\Core\Knowledge\ShimStock;
 use MuteTapper\Tests\Core\Example;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -34,7 +37,7 @@ final class ShimPackTest extends TestCase
     #[DataProvider('packs')]
     public function testFewestShimsThatComeNearEnough(float $needed, ?array $expected): void
     {
-        $pack = ShimPack::reaching($needed * self::INCH);
+        $pack = ShimPack::reaching($needed * self::INCH, Example::knowledge()->springShims);
         self::assertSame(
             $expected, $pack === null ? null : array_map(static fn (float $shim): float => round($shim / self::INCH, 6), $pack->shims),
         );
@@ -55,7 +58,7 @@ final class ShimPackTest extends TestCase
                     }
                 }
             }
-            $found = ShimPack::reaching($needed / 1000 * self::INCH);
+            $found = ShimPack::reaching($needed / 1000 * self::INCH, Example::knowledge()->springShims);
             self::assertSame($best, $found === null ? null : [
                 count($found->shims), (int) round(abs($found->thickness() / self::INCH * 1000 - $needed)),
             ], $needed.' thou');
@@ -65,7 +68,10 @@ final class ShimPackTest extends TestCase
     /** Of two packs of as many shims the nearer one is taken. */
     public function testTheNearerOfAsMany(): void
     {
-        self::assertSame([0.0012], ShimPack::reaching(0.00115, [0.0010, 0.0012], 0.0002)?->shims);
+        $stock = ShimStock::fromNode(Node::root([
+            'unit' => 'mm', 'thicknesses' => [1.0, 1.2], 'tolerance' => 0.2, 'most' => 6, 'mark' => 'own', 'source' => 'Made up.',
+        ]));
+        self::assertEqualsWithDelta([0.0012], ShimPack::reaching(0.00115, $stock)->shims ?? [], 1e-12);
     }
 
     public function testTheSheetSaysHowTheHeightsAreReachedAndWhatSpreadIsLeft(): void
@@ -79,5 +85,21 @@ final class ShimPackTest extends TestCase
         self::assertStringContainsString('take out 0.020 in', $remark);
         // 0.048 − 0.045 = 0.003 is the most that is left, −0.020 of the one that is too low the least.
         self::assertStringEndsWith('Spread left over all stations: 0.023 in.', $remark);
+    }
+
+    public function testAStockThatCannotBeIsRefusedByItsFigure(): void
+    {
+        $stock = ['unit' => 'in', 'thicknesses' => [0.015], 'tolerance' => 0.005, 'most' => 6, 'mark' => 'own', 'source' => 'Made up.'];
+        foreach ([
+            '/unit' => ['unit' => 'lbf'], '/thicknesses' => ['thicknesses' => []], '/thicknesses/1' => ['thicknesses' => [0.015, 15]],
+            '/tolerance' => ['tolerance' => 1], '/most' => ['most' => 0],
+        ] as $pointer => $bad) {
+            try {
+                ShimStock::fromNode(Node::root($bad + $stock));
+                self::fail($pointer.' was accepted.');
+            } catch (BadDocument $problem) {
+                self::assertSame($pointer, $problem->pointer);
+            }
+        }
     }
 }

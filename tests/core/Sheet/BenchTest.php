@@ -128,7 +128,7 @@ final class BenchTest extends TestCase
         )->by(Way::same(From::value($from)));
         $sheets = Sheets::of(new Sheet('loop', 'Loop', Step::Bench, 'loops', [], [$of('hen', 'egg'), $of('egg', 'hen')]));
         $this->expectExceptionMessage('is computed from itself');
-        Bench::of(Example::bucketFour()->case(), $sheets, Example::knowledge()->limits)->value('A1-E1', 'hen');
+        Bench::of(Example::bucketFour()->case(), $sheets, Example::knowledge())->value('A1-E1', 'hen');
     }
 
     public function testAnIndexIsSplitAndJoinedAlike(): void

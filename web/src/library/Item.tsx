@@ -8,8 +8,9 @@ import { EngineForm, FRESH } from './EngineForm';
 import { GaugeForm } from './GaugeForm';
 import { LimitForm } from './LimitForm';
 import { SpringForm } from './SpringForm';
+import { StockForm } from './StockForm';
 import { StudyForm } from './StudyForm';
-import { codeOf, useKeep, useVersions, type Content, type Item as Shelved, type Shelf } from './useShelf';
+import { codeOf, isShipped, useKeep, useVersions, type Content, type Item as Shelved, type Shelf } from './useShelf';
 
 export interface FormProps {
   code: string;
@@ -23,6 +24,7 @@ const FORMS: Record<Shelf, ComponentType<FormProps>> = {
   limits: LimitForm,
   engines: EngineForm,
   studies: StudyForm,
+  stock: StockForm,
 };
 const EMPTY: Record<Shelf, Content> = {
   gauges: { kind: 'caliper' },
@@ -30,6 +32,7 @@ const EMPTY: Record<Shelf, Content> = {
   limits: {},
   engines: FRESH,
   studies: { unit: 'in', people: ['', '', ''], readings: [] },
+  stock: {},
 };
 
 interface Props {
@@ -52,7 +55,7 @@ export function Item({ shelf, item, onKept }: Props) {
       {
         onSuccess: (stands) => {
           say(kept === null ? words.library.off(name) : words.library.kept(name));
-          onKept(kept === null && shelf !== 'limits' ? null : stands.code);
+          onKept(kept === null && !isShipped(shelf) ? null : stands.code);
         },
       },
     );
@@ -65,7 +68,7 @@ export function Item({ shelf, item, onKept }: Props) {
           put(content);
         }}
       >
-        {shelf === 'limits' ? (
+        {isShipped(shelf) ? (
           <h2>{name}</h2>
         ) : (
           <Input
@@ -89,9 +92,7 @@ export function Item({ shelf, item, onKept }: Props) {
           <Button type="primary" htmlType="submit" disabled={codeOf(name) === '' || !isChanged}>
             {words.library.keep}
           </Button>
-          {item?.content && (
-            <Button onClick={() => put(null)}>{shelf === 'limits' ? words.library.asShipped : words.library.takeOff}</Button>
-          )}
+          {item?.content && <Button onClick={() => put(null)}>{isShipped(shelf) ? words.library.asShipped : words.library.takeOff}</Button>}
         </div>
       </form>
       {item !== undefined && item.version > 0 && <Before item={item} />}

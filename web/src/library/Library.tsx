@@ -9,9 +9,9 @@ import { answer, api } from '../shared/api';
 import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
 import { author } from '../shared/person';
-import { useLimits, useShelf } from '../shared/queries';
+import { useLimits, useShelf, useStock } from '../shared/queries';
 import { Item } from './Item';
-import { libraryChanged, SHELVES, type Item as Shelved, type Shelf } from './useShelf';
+import { isShipped, libraryChanged, SHELVES, type Item as Shelved, type Shelf } from './useShelf';
 import './library.css';
 
 /** The shop's shelves: what stands there, how it came to be, and all of it as a file. */
@@ -50,7 +50,7 @@ export default function Library() {
             aria-label={words.library.find}
             onChange={(event) => seek(event.target.value)}
           />
-          {shelf !== 'limits' && (
+          {!isShipped(shelf) && (
             <Link className="new" to="?of=new" aria-current={open === 'new'}>
               {words.library.newOne[shelf]}
             </Link>
@@ -60,7 +60,7 @@ export default function Library() {
               <li key={one.code}>
                 <Link to={`?of=${one.code}`} aria-current={one.code === open}>
                   <span>{one.name}</span> {one.needsAct && <em className="wrong">{words.library.overdue}</em>}
-                  {shelf === 'limits' && one.version > 0 && <em>{words.library.yours}</em>}
+                  {isShipped(shelf) && one.version > 0 && <em>{words.library.yours}</em>}
                 </Link>
               </li>
             ))}
@@ -102,30 +102,31 @@ function Opened({ shelf, open, items }: { shelf: Shelf; open: string | null; ite
   );
 }
 
-/** What a shelf shows: of the limits every one that there is, whether the shop has set it or not. */
+/** What a shelf shows: of what is shipped every one that there is, whether the shop has set it or not. */
 function useThings(shelf: Shelf): { list: readonly Shelved[]; isReady: boolean; error: unknown } {
   const shelved = useShelf(shelf);
   const limits = useLimits();
-  const error = shelved.error ?? (shelf === 'limits' ? limits.error : null);
-  if (shelf !== 'limits') return { list: shelved.data ?? [], isReady: shelved.isSuccess, error };
+  const stock = useStock();
+  if (!isShipped(shelf)) return { list: shelved.data ?? [], isReady: shelved.isSuccess, error: shelved.error };
+  const shipped = shelf === 'limits' ? limits : stock;
   const own = new Map((shelved.data ?? []).map((one) => [one.code, one]));
   return {
-    list: (limits.data ?? []).map(
-      (limit) =>
-        own.get(limit.code) ?? {
+    list: (shipped.data ?? []).map(
+      (one) =>
+        own.get(one.code) ?? {
           shelf,
-          code: limit.code,
-          name: limit.title,
+          code: one.code,
+          name: one.title,
           version: 0,
           content: null,
           by: '',
           at: '',
-          sums: limit.source,
+          sums: one.source,
           needsAct: false,
         },
     ),
-    isReady: limits.isSuccess && shelved.isSuccess,
-    error,
+    isReady: shipped.isSuccess && shelved.isSuccess,
+    error: shelved.error ?? shipped.error,
   };
 }
 

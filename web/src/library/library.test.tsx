@@ -34,6 +34,20 @@ function open(address: string, shelves: Record<string, unknown[]> = {}, refusal?
     '/api/catalogue': { gauges: [gauge], columns: [], signs: [] },
     '/api/limits': [limit],
     '/api/engines': engines,
+    '/api/stock': [
+      {
+        code: 'spring_shims',
+        title: 'spring shims',
+        unit: 'in',
+        thicknesses: [0.015, 0.03],
+        shipped: [0.015, 0.03],
+        tolerance: 0.005,
+        most: 6,
+        mark: 'practice',
+        source: 'Practice.',
+        isShops: false,
+      },
+    ],
   };
   vi.spyOn(api, 'GET').mockImplementation(((path: string, options: { params?: { path: { shelf: string } } }) =>
     Promise.resolve({
@@ -179,4 +193,17 @@ test('a library taken in as a file says how much of it is new', async () => {
   const { user } = open('/library/gauges');
   await user.upload(screen.getByLabelText('Take in a file'), new File(['{}'], 'library.json', { type: 'application/json' }));
   expect(await screen.findByText(/2/)).toHaveAttribute('role', 'status');
+});
+
+test('the stock of shims is typed as it lies in the box', async () => {
+  const { put, user } = open('/library/stock?of=spring_shims');
+  const thicknesses = await screen.findByLabelText('Thicknesses that the shop keeps');
+  expect(thicknesses).toHaveValue('0.015  0.03');
+  await user.clear(thicknesses);
+  await user.type(thicknesses, '0,5 1.2 x');
+  await user.click(screen.getByLabelText('Unit'));
+  await user.click(await screen.findByTitle('mm'));
+  await user.click(screen.getByRole('button', { name: 'Keep' }));
+  expect(put[0]).toMatchObject({ shelf: 'stock', code: 'spring_shims', body: { name: 'spring shims', version: 0 } });
+  expect(put[0]?.body).toMatchObject({ content: { thicknesses: [0.5, 1.2, 'x'], unit: 'mm', tolerance: 0.005, most: 6 } });
 });

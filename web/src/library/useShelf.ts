@@ -6,7 +6,7 @@ export type Item = Schemas['ShelvedItemView'];
 export type Shelf = Item['shelf'];
 export type Content = Record<string, unknown>;
 
-export const SHELVES = ['gauges', 'springs', 'limits', 'engines', 'studies'] as const satisfies readonly Shelf[];
+export const SHELVES = ['gauges', 'springs', 'limits', 'engines', 'studies', 'stock'] as const satisfies readonly Shelf[];
 
 export const useVersions = (item: Item | undefined) =>
   useQuery({
@@ -46,6 +46,7 @@ export function libraryChanged(queries: ReturnType<typeof useQueryClient>): Prom
   void queries.invalidateQueries({ queryKey: ['case'] });
   void queries.invalidateQueries({ queryKey: ['catalogue'] });
   void queries.invalidateQueries({ queryKey: ['limits'] });
+  void queries.invalidateQueries({ queryKey: ['stock'] });
   void queries.invalidateQueries({ queryKey: ['engines'] });
   return queries.invalidateQueries({ queryKey: ['library'] });
 }
@@ -58,3 +59,6 @@ export const codeOf = (name: string): string =>
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '')
     .slice(0, 80);
+
+/** Whether what stands there is shipped, and a shop sets it otherwise: nothing is added, and what is taken off is as shipped again. */
+export const isShipped = (shelf: Shelf): shelf is 'limits' | 'stock' => shelf === 'limits' || shelf === 'stock';

@@ -98,7 +98,7 @@ export const words = {
   },
   library: {
     title: 'Library',
-    shelves: { gauges: 'Gauges', springs: 'Springs', limits: 'Limits', engines: 'Engines', studies: 'Gauge studies' },
+    shelves: { gauges: 'Gauges', springs: 'Springs', limits: 'Limits', engines: 'Engines', studies: 'Gauge studies', stock: 'Stock' },
     newOne: { gauges: 'Add a gauge', springs: 'Add a spring', engines: 'Add an engine', studies: 'Begin a gauge study' },
     new: 'Something new',
     about: {
@@ -107,6 +107,7 @@ export const words = {
       limits: 'What is judged, and by whose figure. A figure changed here judges every open case; signed calls stay as they were.',
       engines: 'Engines to begin a case from: described here, or saved from a case.',
       studies: 'What a gauge and the hands that use it are worth: several people read the same parts, each more than once.',
+      stock: 'What the shop keeps, for packs that are laid to a height.',
     },
     nothing: {
       gauges: 'No gauge of your own yet. Add one, or go on with the usual of its kind.',
@@ -114,6 +115,7 @@ export const words = {
       limits: 'No limit has these words.',
       engines: 'No engine yet. Describe one here, or save one from a case: story, engine.',
       studies: 'No gauge study yet.',
+      stock: 'Nothing of the stock has these words.',
     },
     find: 'Find on this shelf',
     overdue: 'overdue',
@@ -163,6 +165,12 @@ export const words = {
     marks: { pub: 'published', practice: 'practice of the trade', own: 'our own' },
     source: 'Where the figure comes from',
     beginWithIt: 'Begin a case with it',
+    stock: {
+      thicknesses: 'Thicknesses that the shop keeps',
+      unit: 'Unit',
+      tolerance: 'A height is set to ±',
+      most: 'Laid under one spring at most',
+    },
     study: {
       gauge: 'Gauge',
       size: 'Size',

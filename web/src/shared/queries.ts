@@ -163,6 +163,11 @@ export const useLimits = (): UseQueryResult<Limit[]> => useQuery({ queryKey: ['l
 export const useShelf = (shelf: Schemas['ShelvedItemView']['shelf']): UseQueryResult<Schemas['ShelvedItemView'][]> =>
   useQuery({ queryKey: ['library', shelf], queryFn: () => answer(api.GET('/api/library/{shelf}', { params: { path: { shelf } } })) });
 
+export type Stock = Schemas['StockView'];
+
+/** What the shop keeps in stock, as it stands and as it is shipped. */
+export const useStock = (): UseQueryResult<Stock[]> => useQuery({ queryKey: ['stock'], queryFn: () => answer(api.GET('/api/stock')) });
+
 export function useEngines(): UseQueryResult<Schemas['SavedEngineView'][]> {
   return useQuery({ queryKey: ['engines'], queryFn: () => answer(api.GET('/api/engines')) });
 }
