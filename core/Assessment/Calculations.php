@@ -12,7 +12,9 @@ use MuteTapper\Core\Calculation\Trace;
 use MuteTapper\Core\Calculation\Values;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\ValveKind;
 use MuteTapper\Core\Head\HeadCalculations;
+use MuteTapper\Core\Motion\PistonToValve;
 use MuteTapper\Core\Piston\PistonCalculations;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
@@ -34,6 +36,8 @@ final class Calculations
             SpringCalculations::fatigueUse(), HeadCalculations::usableLift(),
             PistonCalculations::afterGrowth(), PistonCalculations::metalToTakeOff(), PistonCalculations::valveToValve(),
             PistonCalculations::driveLagCredit(),
+            PistonToValve::least(ValveKind::Intake), PistonToValve::nearestAt(ValveKind::Intake),
+            PistonToValve::least(ValveKind::Exhaust), PistonToValve::nearestAt(ValveKind::Exhaust),
             new EngineSpeedFromRoadSpeed(),
         ];
 
