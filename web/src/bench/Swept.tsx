@@ -272,7 +272,7 @@ function Sweeping({ coil, onDone }: { coil: Coil; onDone: () => void }) {
       )}
       <p role="status">
         {heard === null ? (cable.isHeard ? words.swept.silent : '…') : words.swept.listening(heard.points.length)}
-        <small className="note">{words.swept.ghost}</small>
+        <small className="note">{words.swept.guard}</small>
       </p>
       {heard === null && (
         <Input.TextArea

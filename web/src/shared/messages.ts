@@ -786,7 +786,6 @@ export const words = {
     closing: 'coils begin to close',
     against: 'Against',
     spring: 'spring',
-    at: (height: string) => `at ${height}`,
     from: (name: string) => `load, then rate, from ${name}`,
     toldApart: 'Told apart',
     nothing: 'No spring was swept yet.',
@@ -807,8 +806,7 @@ export const words = {
     badTag: 'A tag has small letters, digits and hyphens.',
     table: 'Every point as a table',
     progressive: (name: string) => `The rate of ${name} rises all the way: no line through two loads holds for it.`,
-    cursor: (height: string) => `At ${height}`,
-    ghost: 'Press springs with the guard closed, and stand beside the tester, not before it.',
+    guard: 'Press springs with the guard closed, and stand beside the tester, not before it.',
     chart: (count: number) => `Load and rate of ${count} springs over their height`,
   },
   stack: {
