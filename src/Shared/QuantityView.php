@@ -14,6 +14,9 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class QuantityView
 {
+    /** Below this, in the base unit, a figure is the rounding of a computer. */
+    private const NOTHING = 1e-9;
+
     private function __construct(
         #[OA\Property(description: 'figure without unit')]
         public string $figure,
@@ -25,8 +28,15 @@ final readonly class QuantityView
     ) {
     }
 
+    /** A figure that is not nothing is not shown as nothing: it has two digits more. */
     public static function exact(Quantity $quantity, UnitSystem $units, Fineness $fineness = Fineness::Usual): self
     {
+        if (abs($quantity->base) > self::NOTHING && (float) $units->figure($quantity, 0, $fineness) === 0.0) {
+            [$figure, $unit] = [$units->figure($quantity, 2, $fineness), self::unit($quantity, $units, $fineness)];
+
+            return new self($figure, $unit, null, trim($figure.' '.$unit));
+        }
+
         return new self(
             $units->figure($quantity, 0, $fineness), self::unit($quantity, $units, $fineness), null, $units->show($quantity, $fineness),
         );

@@ -22,6 +22,8 @@ final class QuantityViewTest extends TestCase
         yield 'a ± of a digit more' => [Quantity::of(1.842, Unit::Inch), 0.0003, '1.842 ± 0.0003 in', '0.0003'];
         yield 'a ± of nothing that could be seen' => [Quantity::of(1.842, Unit::Inch), 0.00002, '1.842 in', null];
         yield 'no ± at all' => [Quantity::of(1.842, Unit::Inch), 0.0, '1.842 in', null];
+        yield 'less than its last digit' => [Quantity::of(0.00045, Unit::Inch), 0.0, '0.00045 in', null];
+        yield 'nothing' => [Quantity::of(0.0, Unit::Inch), 0.0, '0.000 in', null];
         yield 'a plain number' => [Quantity::of(1.5, Unit::One), 0.02, '1.50 ± 0.02', '0.02'];
     }
 

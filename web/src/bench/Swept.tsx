@@ -26,7 +26,7 @@ const LONG = 5;
 
 /** Springs pressed on the tester until they are solid: drawn over each other, and told apart by load and rate together. */
 export function Swept() {
-  const { view } = useBench();
+  const { view, withdraw } = useBench();
   const [at] = useChosen();
   const [coil, setCoil] = useState<Coil>('outer');
   const [against, hold] = useOpened('against');
@@ -38,6 +38,7 @@ export function Swept() {
   const swept = told.data;
   const shown = (swept?.springs ?? []).filter((one) => !off.has(one.place));
   const chosen = [picked, at].find((one) => shown.some((spring) => spring.place === one)) ?? shown[0]?.place ?? '';
+  const of = shown.find((one) => one.place === chosen);
   const height = cursor ?? swept?.installed ?? 0;
   const move = (by: number): void => setCursor(height + by * (swept?.unitHeight === 'mm' ? STEP.mm : STEP.in));
   const onKeyDown = useKeys([
@@ -78,6 +79,14 @@ export function Swept() {
           <a href={`/api/cases/${view.id}/sweeps.csv?coil=${coil}`} download>
             {words.swept.table}
           </a>
+        )}
+        {of !== undefined && (
+          <Button
+            className="take-back"
+            onClick={() => withdraw({ place: of.place, part: 'spring', item: 'sweep', index: coil }, words.swept.tookBack(of.label))}
+          >
+            {words.swept.takeBack(of.label)}
+          </Button>
         )}
       </div>
       {isSweeping && <Sweeping coil={coil} onDone={() => setSweeping(false)} />}

@@ -149,3 +149,13 @@ test.each([
 ])('heights and loads are read from %j', (text, points, badLine) => {
   expect(readPasted(text)).toEqual({ points, badLine });
 });
+
+test('a sweep that went wrong is taken back', async () => {
+  const { user, sent } = openCase(<Swept />, {
+    at: 'bench/swept?at=A1-E1',
+    entries: [{ kind: 'sweep', place: 'A1-E1', part: 'spring', item: 'sweep', index: 'outer', content: {} }],
+    get: { '/api/cases/{id}/sweeps': swept },
+  });
+  await user.click(await screen.findByRole('button', { name: words.swept.takeBack('1E') }));
+  await waitFor(() => expect(sent[0]).toMatchObject({ kind: 'withdrawal', slot: { place: 'A1-E1', item: 'sweep' } }));
+});

@@ -1,3 +1,4 @@
+import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { LiftLadder } from '../draw/LiftLadder';
@@ -46,9 +47,21 @@ export function Station() {
   };
   if (told.error !== null)
     return (
-      <p className="wrong" role="alert">
-        {failureWords(told.error)}
-      </p>
+      <div className="more-or-less-note">
+        <p className="wrong" role="alert">
+          {failureWords(told.error)}
+        </p>
+        {tried.length > 0 && (
+          <Button
+            onClick={() => {
+              hold({ place, tried: [] });
+              write(null);
+            }}
+          >
+            {words.stack.allAsFound}
+          </Button>
+        )}
+      </div>
     );
   const stack = told.data;
   if (stack === undefined) return null;

@@ -190,3 +190,19 @@ test('a spring that is tried in the fit is asked for at every valve', async () =
   expect(await screen.findByText(/in pocket/)).toBeVisible();
   expect(springs).toEqual(['shelf-soft']);
 });
+
+test('what cannot be tried is said, and can be put back', async () => {
+  const change = [{ places: ['A1-E1'], name: 'horn', to: { number: 1, unit: 'in' } }];
+  const { user } = openCase(<Clearances />, {
+    at: `clearances/station?at=A1-E1&try=${encodeURIComponent(JSON.stringify(change))}`,
+    get: {
+      ...get(),
+      '/api/cases/{id}/stack/{place}': ({ params }: Asked) => {
+        if (params.query.change !== undefined) throw new Error('there is no value “horn”.');
+        return stack();
+      },
+    },
+  });
+  await user.click(await screen.findByRole('button', { name: words.stack.allAsFound }));
+  expect(await screen.findByRole('slider', { name: 'guide_cut' })).toBeVisible();
+});

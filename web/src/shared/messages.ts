@@ -797,6 +797,8 @@ export const words = {
     off: 'a spring off the engine',
     listening: (count: number) => `${count} ${count === 1 ? 'point' : 'points'} heard; press on until the spring is solid`,
     silent: 'Listening for the tester',
+    takeBack: (name: string) => `Take the sweep of ${name} back`,
+    tookBack: (name: string) => `sweep of ${name} taken back`,
     keep: 'Keep the sweep',
     kept: (name: string, points: number) => `sweep of ${name}, ${points} points`,
     cancel: 'Cancel',
