@@ -66,7 +66,7 @@ export default function BenchPlace() {
     return (
       <div className="room">
         <PlanSide chosen={chosen} onChoose={choose} first="seatLoad" />
-        <div className="bench-sheet">
+        <div className="bench-sheet in-swept">
           <div className="tool-row">{sheets}</div>
           <Swept />
         </div>

@@ -49,84 +49,90 @@ export function EngineFields({ draft, entered, onChange }: Props) {
   );
 
   return (
-    <div className="engine-fields">
-      {choice(
-        words.newCase.drive,
-        engine.drive,
-        [
-          ['pushrod', words.newCase.drives.pushrod],
-          ['bucket', words.newCase.drives.bucket],
-          ['finger', words.newCase.drives.finger],
-        ],
-        (drive) => change({ drive }),
-      )}
-      {choice(
-        words.newCase.layout,
-        engine.layout,
-        [
-          ['inline', words.newCase.layouts.inline],
-          ['vee', words.newCase.layouts.vee],
-          ['flat', words.newCase.layouts.flat],
-        ],
-        (layout) => change({ layout }),
-      )}
-      {choice(
-        words.engine.names.face,
-        engine.face,
-        [
-          ['flat', words.engine.faces.flat],
-          ['crowned', words.engine.faces.crowned],
-          ['roller', words.engine.faces.roller],
-        ],
-        (face) => change({ face }),
-      )}
-      {choice(
-        words.engine.names.lash,
-        engine.lash,
-        [
-          ['solid', words.engine.lashes.solid],
-          ['hydraulic', words.engine.lashes.hydraulic],
-        ],
-        (lash) => change({ lash }),
-      )}
-      {number(words.newCase.cylinders, engine.cylinders, (cylinders) => change({ cylinders: cylinders ?? 0 }))}
-      {number(words.engine.names.intakeValves, engine.intakeValves, (value) => change({ intakeValves: value ?? 0 }))}
-      {number(words.engine.names.exhaustValves, engine.exhaustValves, (value) => change({ exhaustValves: value ?? 0 }))}
-      {number(words.engine.names.rockerRatio, engine.rockerRatio, (rockerRatio) => change({ rockerRatio }))}
-      {number(words.engine.names.intendedSpeed, engine.intendedSpeed, (intendedSpeed) => change({ intendedSpeed }))}
-      {number(words.engine.names.reachedSpeed, engine.reachedSpeed, (reachedSpeed) => change({ reachedSpeed }))}
-      <label>
-        <span>{words.engine.names.firingOrder}</span>
-        <Input value={firing} placeholder="1-3-4-2" onChange={(event) => onChange({ firing: event.target.value })} />
-      </label>
-      <label>
-        <span>{words.engine.names.firingAngles}</span>
-        <Input value={angles} placeholder={words.engine.anglesPlaceholder} onChange={(event) => onChange({ angles: event.target.value })} />
-      </label>
-      {Object.entries(numbering).map(([bank, text]) => (
-        <label key={bank}>
-          <span>{words.engine.numbering(bank)}</span>
-          <Input value={text} onChange={(event) => onChange({ numbering: { ...numbering, [bank]: event.target.value } })} />
+    <div className="in-engine">
+      <div className="engine-fields">
+        {choice(
+          words.newCase.drive,
+          engine.drive,
+          [
+            ['pushrod', words.newCase.drives.pushrod],
+            ['bucket', words.newCase.drives.bucket],
+            ['finger', words.newCase.drives.finger],
+          ],
+          (drive) => change({ drive }),
+        )}
+        {choice(
+          words.newCase.layout,
+          engine.layout,
+          [
+            ['inline', words.newCase.layouts.inline],
+            ['vee', words.newCase.layouts.vee],
+            ['flat', words.newCase.layouts.flat],
+          ],
+          (layout) => change({ layout }),
+        )}
+        {choice(
+          words.engine.names.face,
+          engine.face,
+          [
+            ['flat', words.engine.faces.flat],
+            ['crowned', words.engine.faces.crowned],
+            ['roller', words.engine.faces.roller],
+          ],
+          (face) => change({ face }),
+        )}
+        {choice(
+          words.engine.names.lash,
+          engine.lash,
+          [
+            ['solid', words.engine.lashes.solid],
+            ['hydraulic', words.engine.lashes.hydraulic],
+          ],
+          (lash) => change({ lash }),
+        )}
+        {number(words.newCase.cylinders, engine.cylinders, (cylinders) => change({ cylinders: cylinders ?? 0 }))}
+        {number(words.engine.names.intakeValves, engine.intakeValves, (value) => change({ intakeValves: value ?? 0 }))}
+        {number(words.engine.names.exhaustValves, engine.exhaustValves, (value) => change({ exhaustValves: value ?? 0 }))}
+        {number(words.engine.names.rockerRatio, engine.rockerRatio, (rockerRatio) => change({ rockerRatio }))}
+        {number(words.engine.names.intendedSpeed, engine.intendedSpeed, (intendedSpeed) => change({ intendedSpeed }))}
+        {number(words.engine.names.reachedSpeed, engine.reachedSpeed, (reachedSpeed) => change({ reachedSpeed }))}
+        <label>
+          <span>{words.engine.names.firingOrder}</span>
+          <Input value={firing} placeholder="1-3-4-2" onChange={(event) => onChange({ firing: event.target.value })} />
         </label>
-      ))}
-      {engine.valveOrder != null &&
-        Object.entries(engine.valveOrder).map(([bank, order]) => (
+        <label>
+          <span>{words.engine.names.firingAngles}</span>
+          <Input
+            value={angles}
+            placeholder={words.engine.anglesPlaceholder}
+            onChange={(event) => onChange({ angles: event.target.value })}
+          />
+        </label>
+        {Object.entries(numbering).map(([bank, text]) => (
           <label key={bank}>
-            <span>{words.engine.valveOrder(bank)}</span>
-            <Input value={order} onChange={(event) => change({ valveOrder: { ...engine.valveOrder, [bank]: event.target.value } })} />
+            <span>{words.engine.numbering(bank)}</span>
+            <Input value={text} onChange={(event) => onChange({ numbering: { ...numbering, [bank]: event.target.value } })} />
           </label>
         ))}
-      <div className="engine-plan">
-        {plan.data && (
-          <HeadPlan
-            plan={plan.data.plan}
-            reading={(cell) => ({ figure: cell.name, spoken: cell.label })}
-            failed={NONE}
-            label={words.engine.asEntered(plan.data.engine.summary)}
-          />
-        )}
+        {engine.valveOrder != null &&
+          Object.entries(engine.valveOrder).map(([bank, order]) => (
+            <label key={bank}>
+              <span>{words.engine.valveOrder(bank)}</span>
+              <Input value={order} onChange={(event) => change({ valveOrder: { ...engine.valveOrder, [bank]: event.target.value } })} />
+            </label>
+          ))}
+        <div className="engine-plan">
+          {plan.data && (
+            <HeadPlan
+              plan={plan.data.plan}
+              reading={(cell) => ({ figure: cell.name, spoken: cell.label })}
+              failed={NONE}
+              label={words.engine.asEntered(plan.data.engine.summary)}
+            />
+          )}
+        </div>
+        {plan.error instanceof Refused && <p className="wide wrong">{plan.error.message}</p>}
       </div>
-      {plan.error instanceof Refused && <p className="wide wrong">{plan.error.message}</p>}
     </div>
   );
 }

@@ -30,9 +30,10 @@ export const draftOf = (engine: EngineInput): EngineDraft => ({
   numbering: Object.fromEntries(Object.entries(engine.numbering ?? {}).map(([bank, list]) => [bank, list.join(' ')])),
 });
 
-/** What the draft comes to: where cylinders were added or moved, their numbers and the order of valves are chosen anew. */
+/** What the draft comes to: where cylinders are new, were added or moved, their numbers and the order of valves are chosen anew. */
 export function enteredOf({ engine, firing, angles, numbering }: EngineDraft, stands: EngineInput): EngineInput {
-  const sameShape = engine.layout === stands.layout && engine.cylinders === stands.cylinders;
+  const isNumbered = Object.keys(numbering).length > 0;
+  const sameShape = isNumbered && engine.layout === stands.layout && engine.cylinders === stands.cylinders;
   return {
     ...engine,
     firingOrder: numbers(firing),

@@ -187,6 +187,7 @@ test('a new engine is described from the least that makes one', async () => {
   await user.click(await screen.findByTitle(/finger/i));
   await user.click(screen.getByRole('button', { name: 'Keep' }));
   expect(put[0]?.body).toMatchObject({ name: 'Boat four', content: { layout: 'inline', drive: 'finger', cylinders: 4 }, version: 0 });
+  expect((put[0]?.body as { content: { numbering?: unknown } }).content.numbering).toBeUndefined();
 });
 
 test('a library taken in as a file says how much of it is new', async () => {
