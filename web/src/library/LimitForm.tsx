@@ -1,8 +1,7 @@
-import { Input } from 'antd';
 import { Choice } from '../shared/Choice';
 import { words } from '../shared/messages';
 import { useLimits, type Limit } from '../shared/queries';
-import { FigureInput, Labelled, shown, withMember } from './fields';
+import { FigureInput, Labelled, shown, Sourced } from './fields';
 import type { FormProps } from './Item';
 import type { Content } from './useShelf';
 
@@ -47,22 +46,7 @@ export function LimitForm({ code, content, onChange }: FormProps) {
           options={[...new Map(limit.figures.map((one) => [one.school, one.label]))].map(([value, label]) => ({ value, label }))}
         />
       </Labelled>
-      <Labelled label={words.library.mark}>
-        <Choice
-          value={shown(full, 'mark')}
-          label={words.library.mark}
-          width="100%"
-          onChange={(mark) => onChange({ ...full, mark })}
-          options={(['pub', 'practice', 'own'] as const).map((value) => ({ value, label: words.library.marks[value] }))}
-        />
-      </Labelled>
-      <Input.TextArea
-        value={shown(full, 'source')}
-        aria-label={words.library.source}
-        placeholder={words.library.source}
-        autoSize={{ minRows: 2 }}
-        onChange={(event) => onChange(withMember(full, 'source', event.target.value))}
-      />
+      <Sourced content={full} onChange={onChange} />
     </>
   );
 }

@@ -1,9 +1,8 @@
-import { Input } from 'antd';
 import { useState } from 'react';
 import { Choice } from '../shared/Choice';
 import { words } from '../shared/messages';
 import { useStock } from '../shared/queries';
-import { Field, figure, FigureInput, Labelled, shown, withMember } from './fields';
+import { Field, figure, FigureInput, Labelled, shown, Sourced, withMember } from './fields';
 import type { FormProps } from './Item';
 import type { Content } from './useShelf';
 
@@ -55,22 +54,7 @@ export function StockForm({ code, content, onChange }: FormProps) {
       <Labelled label={words.library.stock.most}>
         <FigureInput label={words.library.stock.most} value={full['most']} onChange={(value) => set('most', value)} />
       </Labelled>
-      <Labelled label={words.library.mark}>
-        <Choice
-          value={shown(full, 'mark')}
-          label={words.library.mark}
-          width="100%"
-          onChange={(mark) => set('mark', mark)}
-          options={(['pub', 'practice', 'own'] as const).map((value) => ({ value, label: words.library.marks[value] }))}
-        />
-      </Labelled>
-      <Input.TextArea
-        value={shown(full, 'source')}
-        aria-label={words.library.source}
-        placeholder={words.library.source}
-        autoSize={{ minRows: 2 }}
-        onChange={(event) => set('source', event.target.value)}
-      />
+      <Sourced content={full} onChange={onChange} />
     </>
   );
 }

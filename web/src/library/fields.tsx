@@ -1,5 +1,7 @@
 import { Input } from 'antd';
 import { useState, type ReactNode } from 'react';
+import { Choice } from '../shared/Choice';
+import { words } from '../shared/messages';
 import type { Content } from './useShelf';
 
 interface FieldProps {
@@ -88,4 +90,28 @@ export function FigureInput({ label, value, prefix = '', unit = '', isShare = fa
 export function withMember(content: Content, key: string, value: unknown): Content {
   const others = Object.fromEntries(Object.entries(content).filter(([name]) => name !== key));
   return value === null || value === '' ? others : { ...others, [key]: value };
+}
+
+/** Whose figures they are, and where they come from: said with whatever a shop sets otherwise than it is shipped. */
+export function Sourced({ content, onChange }: { content: Content; onChange: (content: Content) => void }) {
+  return (
+    <>
+      <Labelled label={words.library.mark}>
+        <Choice
+          value={shown(content, 'mark')}
+          label={words.library.mark}
+          width="100%"
+          onChange={(mark) => onChange({ ...content, mark })}
+          options={(['pub', 'practice', 'own'] as const).map((value) => ({ value, label: words.library.marks[value] }))}
+        />
+      </Labelled>
+      <Input.TextArea
+        value={shown(content, 'source')}
+        aria-label={words.library.source}
+        placeholder={words.library.source}
+        autoSize={{ minRows: 2 }}
+        onChange={(event) => onChange(withMember(content, 'source', event.target.value))}
+      />
+    </>
+  );
 }
