@@ -18,6 +18,17 @@ use MuteTapper\Core\Sheet\Sheet;
 final class ClockSheet
 {
     public const CODE = 'clocks';
+    /** What wears out by use: part, what is counted, its head, and a usual figure. */
+    private const CLOCKS = [
+        'spring_hours' => [Part::Spring, 'hours on the springs', 'springs, hours', 38],
+        'spring_runs' => [Part::Spring, 'runs on the springs', 'springs, runs', 60],
+        'valve_hours' => [Part::Valve, 'hours on the valves', 'valves, hours', 55],
+        'valve_runs' => [Part::Valve, 'runs on the valves', 'valves, runs', 90],
+        'lock_hours' => [Part::Locks, 'hours on the locks', 'locks, hours', 55],
+        'lock_runs' => [Part::Locks, 'runs on the locks', 'locks, runs', 90],
+        'roller_hours' => [Part::Follower, 'hours on the rollers', 'rollers, hours', 40],
+        'roller_runs' => [Part::Follower, 'runs on the rollers', 'rollers, runs', 65],
+    ];
 
     public static function declare(): Sheet
     {
@@ -26,25 +37,22 @@ final class ClockSheet
             title: 'Reuse clocks',
             step: Step::Before,
             what: 'clocks',
-            columns: [
-                self::clock('spring_hours', Part::Spring, 'hours on the springs', 'springs, hours')->usually(38, Unit::One),
-                self::clock('spring_runs', Part::Spring, 'runs on the springs', 'springs, runs')->usually(60, Unit::One),
-                self::clock('valve_hours', Part::Valve, 'hours on the valves', 'valves, hours')->usually(55, Unit::One),
-                self::clock('lock_hours', Part::Locks, 'hours on the locks', 'locks, hours')->usually(55, Unit::One),
-                self::clock('roller_hours', Part::Follower, 'hours on the rollers', 'rollers, hours')->usually(40, Unit::One)
-                    ->on(static fn (Engine $engine): bool => $engine->face === FollowerFace::Roller),
-            ],
-            judged: [
-                Judged::of('spring_hours', 'springs, hours'), Judged::of('spring_runs', 'springs, runs'),
-                Judged::of('valve_hours', 'valves, hours'), Judged::of('lock_hours', 'locks, hours'),
-                Judged::of('roller_hours', 'rollers, hours'),
-            ],
+            columns: array_map(self::clock(...), array_keys(self::CLOCKS), self::CLOCKS),
+            judged: array_map(
+                static fn (string $code, array $clock): Judged => Judged::of($code, $clock[2]), array_keys(self::CLOCKS), self::CLOCKS,
+            ),
             site: Site::Engine,
         );
     }
 
-    private static function clock(string $code, Part $part, string $label, string $head): Column
+    /** @param array{Part, string, string, int} $clock */
+    private static function clock(string $code, array $clock): Column
     {
-        return Column::of($code, $part, 0, 20000, Unit::One, $label)->headed($head)->ofEach(Site::Engine)->by('counted');
+        [$part, $label, $head, $usual] = $clock;
+        $column = Column::of($code, $part, 0, 20000, Unit::One, $label)
+            ->headed($head)->ofEach(Site::Engine)->by('counted')->usually($usual, Unit::One);
+
+        return $part === Part::Follower
+            ? $column->on(static fn (Engine $engine): bool => $engine->face === FollowerFace::Roller) : $column;
     }
 }

@@ -49,6 +49,21 @@ final class HealthTest extends TestCase
         self::assertTrue(Health::of(self::engine()->measures('engine', 'spring_hours', '55')->bench())->isReady());
     }
 
+    /** Hours and runs are clocks of their own: either may run out first. Rollers have them only where there are rollers. */
+    public function testRunsRunOutBesideHours(): void
+    {
+        foreach (['valve' => Part::Valve, 'lock' => Part::Locks] as $what => $part) {
+            $example = self::engine()->measures('engine', $what.'_hours', '10')->measures('engine', $what.'_runs', '70')
+                ->makers('engine', $part, $what.'_hours.most', 50, Unit::One)->makers('engine', $part, $what.'_runs.most', 60, Unit::One);
+            self::assertFalse(Health::of($example->bench())->isReady(), $what);
+        }
+        $columns = Example::pushrodEight()->bench()->sheets->columns;
+        foreach (['roller_hours', 'roller_runs'] as $code) {
+            self::assertTrue($columns[$code]->isFittedTo(Example::hydraulicRollerEight()->engine()), $code);
+            self::assertFalse($columns[$code]->isFittedTo(Example::bucketFour()->engine()), $code);
+        }
+    }
+
     public function testAnEngineIsAskedForWhatItCanHaveAlone(): void
     {
         $names = static fn (Example $example): array => array_map(
