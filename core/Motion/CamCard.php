@@ -13,9 +13,6 @@ use MuteTapper\Core\Calculation\Contradiction;
  */
 final readonly class CamCard
 {
-    /** Acceleration at the end of the nose over that at its middle, and shares of the three pieces of the flank. [own] */
-    private const NOSE = 0.75;
-    private const SHARES = [0.35, 0.30, 0.35];
     /** Cam degrees over which the ramp begins. [own] */
     private const RAMP_BEGINS = 4.0;
     private const TURNS = 60;
@@ -43,7 +40,9 @@ final readonly class CamCard
         float $lowAngle,
         float $rampHeight,
         float $rampRate,
+        ?FlankShape $shape = null,
     ): self {
+        $shape ??= FlankShape::usual();
         if ($lowAngle <= $highAngle || $low >= $high) {
             throw Contradiction::because('The lobe stands longer above the greater lift than above the smaller one.');
         }
@@ -53,8 +52,9 @@ final readonly class CamCard
         if ($rampRate * self::RAMP_BEGINS / 2 > $rampHeight) {
             throw Contradiction::because('The ramp is steeper than its height allows.');
         }
-        $miss = static function (float $top, float $nose) use ($lift, $high, $highAngle, $low, $lowAngle, $rampHeight, $rampRate): array {
-            $card = self::built($lift, $top, $nose, $rampHeight, $rampRate);
+        $build = static fn (float $top, float $nose): self => self::built($shape, $lift, $top, $nose, $rampHeight, $rampRate);
+        $miss = static function (float $top, float $nose) use ($build, $high, $highAngle, $low, $lowAngle): array {
+            $card = $build($top, $nose);
 
             return [$card->lift($highAngle) - $high, $card->lift($lowAngle) - $low];
         };
@@ -63,7 +63,7 @@ final readonly class CamCard
         for ($turn = 0; $turn < self::TURNS; ++$turn) {
             [$first, $second] = $miss($top, $nose);
             if (abs($first) + abs($second) < self::NEAR) {
-                return self::built($lift, $top, $nose, $rampHeight, $rampRate);
+                return $build($top, $nose);
             }
             $step = 1e-5;
             [$wider, $later] = [$miss($top + $step, $nose), $miss($top, $nose + $step)];
@@ -88,23 +88,51 @@ final readonly class CamCard
     /** Lift at the lobe, in metres, at so many cam degrees from the nose. */
     public function lift(float $angle): float
     {
+        return $this->at($angle)[0];
+    }
+
+    /** Both flanks alike. */
+    public function curve(): LobeCurve
+    {
+        $reach = (int) ceil($this->end);
+        $lift = $slope = $bend = [];
+        for ($degree = -$reach; $degree <= $reach; ++$degree) {
+            [$lift[], $away, $bend[]] = $this->at((float) $degree);
+            $slope[] = $degree < 0 ? -$away : $away;
+        }
+
+        return LobeCurve::at(-$reach, $lift, $slope, $bend);
+    }
+
+    /** @return array{float, float, float} lift, slope away from the nose and bend, in metres and cam degrees */
+    private function at(float $angle): array
+    {
         $angle = abs($angle);
         foreach ($this->pieces as [$from, $width, $s, $v, $a, $gain]) {
             if ($angle <= $from + $width) {
                 $x = ($angle - $from) / $width;
 
-                return $s + $v * $width * $x + $width ** 2 * ($a * $x ** 2 / 2 + $gain * ($x ** 4 / 4 - $x ** 5 / 10));
+                return [
+                    $s + $v * $width * $x + $width ** 2 * ($a * $x ** 2 / 2 + $gain * ($x ** 4 / 4 - $x ** 5 / 10)),
+                    $v + $width * ($a * $x + $gain * ($x ** 3 - $x ** 4 / 2)), $a + $gain * (3 - 2 * $x) * $x ** 2,
+                ];
             }
         }
 
-        return 0.0;
+        return [0.0, 0.0, 0.0];
     }
 
-    private static function built(float $lift, float $top, float $nose, float $rampHeight, float $rampRate): self
-    {
-        $flank = array_map(static fn (float $share): float => $share * ($top - $nose), self::SHARES);
+    private static function built(
+        FlankShape $shape,
+        float $lift,
+        float $top,
+        float $nose,
+        float $rampHeight,
+        float $rampRate,
+    ): self {
+        $flank = array_map(static fn (float $share): float => $share * ($top - $nose), $shape->shares);
         $ends = static fn (float $up, float $down): array => self::run($lift, [
-            [$nose, -$down, -self::NOSE * $down], [$flank[0], -self::NOSE * $down, $up], [$flank[1], $up, $up], [$flank[2], $up, 0.0],
+            [$nose, -$down, -$shape->nose * $down], [$flank[0], -$shape->nose * $down, $up], [$flank[1], $up, $up], [$flank[2], $up, 0.0],
         ])[1];
         // Lift and velocity at the end of the flank are linear in the two accelerations.
         [$s0, $v0] = $ends(0.0, 0.0);
@@ -117,7 +145,7 @@ final readonly class CamCard
         $even = ($rampHeight - $rampRate * self::RAMP_BEGINS / 2) / $rampRate;
         $begin = 2 * $rampRate / self::RAMP_BEGINS;
         $pieces = [
-            [$nose, -$down, -self::NOSE * $down], [$flank[0], -self::NOSE * $down, $up], [$flank[1], $up, $up], [$flank[2], $up, 0.0],
+            [$nose, -$down, -$shape->nose * $down], [$flank[0], -$shape->nose * $down, $up], [$flank[1], $up, $up], [$flank[2], $up, 0.0],
             [$even, 0.0, 0.0], [self::RAMP_BEGINS / 2, 0.0, $begin], [self::RAMP_BEGINS / 2, $begin, 0.0],
         ];
 

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Motion;
+
+/**
+ * The lift of a lobe over its cam angle, whatever it was known from: lift, slope and bend at every cam degree, a quintic between.
+ * Lift in metres, angles in cam degrees from the nose, slope in metres a degree, bend in metres a degree squared. Off its ends it is
+ * the base circle.
+ */
+final readonly class LobeCurve
+{
+    /** Of a quintic over a cell of width one: its powers by lift, slope and bend at the beginning, then at the end. */
+    public const POWERS = [
+        [1.0, 0.0, 0.0, -10.0, 15.0, -6.0], [0.0, 1.0, 0.0, -6.0, 8.0, -3.0], [0.0, 0.0, 0.5, -1.5, 1.5, -0.5],
+        [0.0, 0.0, 0.0, 10.0, -15.0, 6.0], [0.0, 0.0, 0.0, -4.0, 7.0, -3.0], [0.0, 0.0, 0.0, 0.5, -1.0, 0.5],
+    ];
+
+    /**
+     * @param int $first cam degree of the first node, where the lobe begins
+     * @param non-empty-list<float> $lift
+     * @param non-empty-list<float> $slope
+     * @param non-empty-list<float> $bend
+     */
+    private function __construct(public int $first, public array $lift, public array $slope, public array $bend)
+    {
+    }
+
+    /**
+     * @param non-empty-list<float> $lift
+     * @param non-empty-list<float> $slope
+     * @param non-empty-list<float> $bend
+     */
+    public static function at(int $first, array $lift, array $slope, array $bend): self
+    {
+        return new self($first, $lift, $slope, $bend);
+    }
+
+    public function last(): int
+    {
+        return $this->first + count($this->lift) - 1;
+    }
+
+    /** The nose: its lift in metres, and where it stands in cam degrees. */
+    public function peak(): float
+    {
+        $at = $this->peakNode();
+        $best = $this->lift[$at];
+        foreach ([$at - 1, $at] as $cell) {
+            for ($i = 1; $i < 20 && isset($this->lift[$cell], $this->lift[$cell + 1]); ++$i) {
+                $best = max($best, $this->inCell($cell, $i / 20)[0]);
+            }
+        }
+
+        return $best;
+    }
+
+    /** Cam degree of the node with the greatest lift. */
+    public function peakDegree(): int
+    {
+        return $this->first + $this->peakNode();
+    }
+
+    /** @return array{float, float, float} lift, slope and bend at so many cam degrees from the nose */
+    public function of(float $angle): array
+    {
+        $cell = (int) floor($angle) - $this->first;
+
+        return isset($this->lift[$cell], $this->lift[$cell + 1]) ? $this->inCell($cell, $angle - floor($angle)) : [0.0, 0.0, 0.0];
+    }
+
+    /**
+     * The powers of the quintic of a cell of width one.
+     *
+     * @return array{float, float, float, float, float, float}
+     */
+    public static function powers(float $s0, float $v0, float $a0, float $s1, float $v1, float $a1): array
+    {
+        $rise = $s1 - $s0;
+
+        return [
+            $s0, $v0, $a0 / 2, 10 * $rise - 6 * $v0 - 4 * $v1 - 1.5 * $a0 + 0.5 * $a1,
+            -15 * $rise + 8 * $v0 + 7 * $v1 + 1.5 * $a0 - $a1, 6 * $rise - 3 * $v0 - 3 * $v1 - 0.5 * $a0 + 0.5 * $a1,
+        ];
+    }
+
+    /** The third derivative in metres a degree cubed, in the middle of the cell that begins at a node. */
+    public function jerk(int $node): float
+    {
+        return ($this->bend[$node + 1] ?? 0.0) - ($this->bend[$node] ?? 0.0);
+    }
+
+    /** The same curve as it stands over a rocker and its lash: what the valve is asked to do; nothing where the lash is open. */
+    public function atValve(float $angle, float $ratio, float $lash): float
+    {
+        return max(0.0, $ratio * $this->of($angle)[0] - $lash);
+    }
+
+    /** The same curve, the lobe worn or ground to another lift: every lift by the same share. */
+    public function scaled(float $share): self
+    {
+        $by = static fn (float $one): float => $share * $one;
+
+        return new self($this->first, array_map($by, $this->lift), array_map($by, $this->slope), array_map($by, $this->bend));
+    }
+
+    /**
+     * The same curve with so many nodes a degree, its quantities by the width of the finer cell.
+     *
+     * @return array{list<float>, list<float>, list<float>}
+     */
+    public function refined(int $parts): array
+    {
+        if ($parts === 1) {
+            return [$this->lift, $this->slope, $this->bend];
+        }
+        $lift = $slope = $bend = [];
+        for ($cell = 0, $last = count($this->lift) - 1; $cell <= $last; ++$cell) {
+            for ($part = 0; $part < ($cell === $last ? 1 : $parts); ++$part) {
+                [$s, $v, $a] = $cell === $last ? [$this->lift[$cell], $this->slope[$cell], $this->bend[$cell]]
+                    : $this->inCell($cell, $part / $parts);
+                $lift[] = $s;
+                $slope[] = $v / $parts;
+                $bend[] = $a / $parts ** 2;
+            }
+        }
+
+        return [$lift, $slope, $bend];
+    }
+
+    private function peakNode(): int
+    {
+        return (int) array_search(max($this->lift), $this->lift, true);
+    }
+
+    /** @return array{float, float, float} */
+    private function inCell(int $cell, float $x): array
+    {
+        $next = $cell + 1;
+        [$c0, $c1, $c2, $c3, $c4, $c5] = self::powers(
+            $this->lift[$cell], $this->slope[$cell], $this->bend[$cell], $this->lift[$next], $this->slope[$next], $this->bend[$next],
+        );
+
+        return [
+            $c0 + $x * ($c1 + $x * ($c2 + $x * ($c3 + $x * ($c4 + $x * $c5)))),
+            $c1 + $x * (2 * $c2 + $x * (3 * $c3 + $x * (4 * $c4 + $x * 5 * $c5))),
+            2 * $c2 + $x * (6 * $c3 + $x * (12 * $c4 + $x * 20 * $c5)),
+        ];
+    }
+}
