@@ -62,7 +62,7 @@ final class OneMass extends ValveMotion
             $w1 = $c * $y + $d * $w + $v + $gv0 * $s0 + $gv1 * $p0 + $gv2 * $a0 + $gv3 * $s1 + $gv4 * $p1 + $gv5 * $a1;
             $f1 = $perLift * $s1 + $perSlope * $p1 - $atLash - $stiffness * $y1 - $over * $w1;
             // Near to losing the lobe or the seat, at a top of the lift or of the force: that is looked at more closely.
-            if ($f1 < $least || $y1 < self::CLEAR || ($w > 0.0 && $w1 <= 0.0) || ($f1 < $f0 && $f0 >= $before && $f0 > 0.98 * $peak)) {
+            if ($f1 < $least || $y1 < self::CLEAR || ($w > 0.0 && $w1 <= 0.0) || ($f1 < $f0 && $f0 >= $before && $f0 > self::TOP * $peak)) {
                 break;
             }
             if ($f1 > $peak) {

@@ -40,6 +40,8 @@ abstract class ValveMotion
     private const NEAR_PEAK = 0.6;
     /** Below this share of it a force may fall to nothing and rise again within a cell. */
     protected const LOW = 0.25;
+    /** Above this share of it a force that is greater than its neighbours may be the greatest between the nodes. */
+    protected const TOP = 0.98;
     /** Cells after a change in which a greatest force is looked for between the nodes, too: then it rings fast. */
     private const WATCHED = 4;
     private const MOST_CHANGES = 40;
@@ -137,11 +139,42 @@ abstract class ValveMotion
     /** Turns after which a motion that is still another one each turn is said to vary. */
     abstract protected function mostTurns(): int;
 
-    /** From one node to the next in a mode: from y and w to what they are there. */
+    /** From one node to the next in a mode: what y and w are there. */
     abstract protected function leap(int $node, int $mode): void;
 
+    /** What the last leap came to is now the valve's state. */
+    protected function land(): void
+    {
+        $this->y = $this->nextY;
+        $this->w = $this->nextW;
+    }
+
     /** As many leaps as there are while nothing but the lobe is touched and nothing is to be noted; the node that it came to. */
-    abstract protected function glide(int $node): int;
+    protected function glide(int $node): int
+    {
+        $over = $this->dampingOverCell;
+        for (; $node < $this->lastNode; ++$node) {
+            $this->leap($node, self::AT_LOBE);
+            $force = $this->stiffness * ($this->ratio * $this->lift[$node + 1] - $this->lash - $this->nextY)
+                + $over * ($this->ratio * $this->slope[$node + 1] - $this->nextW);
+            if ($this->isNotable($force)) {
+                break;
+            }
+            $this->peak = max($this->peak, $force);
+            $this->forceBefore = $this->force;
+            $this->force = $force;
+            $this->land();
+        }
+
+        return $node;
+    }
+
+    /** Whether the next node is near to losing the lobe or the seat, or to a top of the lift or of the force. */
+    private function isNotable(float $force): bool
+    {
+        return $force < self::LOW * $this->peak || $this->nextY < self::CLEAR || ($this->w > 0.0 && $this->nextW <= 0.0)
+            || ($force < $this->force && $this->force >= $this->forceBefore && $this->force > self::TOP * $this->peak);
+    }
 
     /**
      * The power series of the lift from a state, in a mode.
@@ -277,8 +310,7 @@ abstract class ValveMotion
                 if ($w > 0.0 && $w1 <= 0.0) {
                     $this->noteTop(self::turningPoint($y, $w, $y1, $w1));
                 }
-                $this->y = $y1;
-                $this->w = $w1;
+                $this->land();
             } else {
                 $mode = $this->within($i, $mode);
                 $d1 = $ratio * $s1 - $lash - $this->y;

@@ -12,6 +12,8 @@ final readonly class ValveTrain
     /** Damping of the train, and of the spring. [own] */
     public const DAMPING = 0.07;
     public const SPRING_DAMPING = 0.02;
+    /** Between these the damping of a spring that surges is not known. [own] */
+    public const SURGE_DAMPING_RANGE = [0.02, 0.05];
     /** Stiffness of the seat in N/m, and its damping: how much of a blow it takes up. [own] */
     public const SEAT_STIFFNESS = 40e6;
     public const SEAT_DAMPING = 0.30;
@@ -39,6 +41,7 @@ final readonly class ValveTrain
         public float $springDamping = self::SPRING_DAMPING,
         public float $seatStiffness = self::SEAT_STIFFNESS,
         public float $seatDamping = self::SEAT_DAMPING,
+        public float $surgeDamping = self::SURGE_DAMPING_RANGE[0],
     ) {
         if ($mass <= 0.0 || $stiffness <= 0.0 || $ratio <= 0.0) {
             throw Contradiction::because('Mass, stiffness and ratio of a valve train are more than nothing.');
@@ -97,6 +100,11 @@ final readonly class ValveTrain
     public function withSeatDamping(float $damping): self
     {
         return $this->with(['seatDamping' => $damping]);
+    }
+
+    public function withSurgeDamping(float $damping): self
+    {
+        return $this->with(['surgeDamping' => $damping]);
     }
 
     public function undamped(): self
