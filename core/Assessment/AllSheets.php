@@ -10,6 +10,7 @@ use MuteTapper\Core\Before\CylinderSheet;
 use MuteTapper\Core\Before\EngineTestSheet;
 use MuteTapper\Core\Before\PullSheet;
 use MuteTapper\Core\Build\BuildSheet;
+use MuteTapper\Core\Cam\CardSheet;
 use MuteTapper\Core\Cam\LobeSheet;
 use MuteTapper\Core\Cam\NoseSheet;
 use MuteTapper\Core\Follower\FollowerSheet;
@@ -41,6 +42,7 @@ final class AllSheets
     {
         return self::$sheets ??= Sheets::of(
             BuildSheet::declare(),
+            CardSheet::declare(),
             CylinderSheet::declare(),
             PullSheet::declare(),
             CamSheet::declare(),

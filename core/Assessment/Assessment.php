@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Assessment;
 
+use MuteTapper\Core\Calculation\NoneSolved;
+use MuteTapper\Core\Calculation\Solutions;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Cause\Evidence;
 use MuteTapper\Core\Cause\Item;
@@ -28,9 +30,10 @@ final class Assessment
     {
     }
 
-    public static function of(CaseFile $case, Knowledge $knowledge): self
+    /** @param Solutions $solutions of what takes long to work out: speeds of float, among others */
+    public static function of(CaseFile $case, Knowledge $knowledge, Solutions $solutions = new NoneSolved()): self
     {
-        return new self($case, $knowledge, Bench::of($case, AllSheets::get(), $knowledge));
+        return new self($case, $knowledge, Bench::of($case, AllSheets::get(), $knowledge, $solutions));
     }
 
     /** @return array<string, Item> what is known of each sign */

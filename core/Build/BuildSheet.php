@@ -40,6 +40,8 @@ final class BuildSheet
                     ->by('thermometer')->usually(105, Unit::DegreeCelsius),
                 Column::of('slow_speed', Part::Running, 300, 8000, Unit::RevolutionPerMinute, 'slow speed that it runs at for long')
                     ->neverRead()->usually(1500, Unit::RevolutionPerMinute),
+                Column::of('highest_speed', Part::Running, 500, 30000, Unit::RevolutionPerMinute, 'highest speed it saw, logged or told')
+                    ->neverRead()->usually(7400, Unit::RevolutionPerMinute),
                 Column::of('oil_phosphorus', Part::Oil, 0, 5000, Unit::PartPerMillion, 'phosphorus in the oil')->neverRead(),
                 Column::of('oil_zinc', Part::Oil, 0, 5000, Unit::PartPerMillion, 'zinc in the oil')->neverRead()
                     ->recordOnly('Beside the phosphorus it tells which additive it is; phosphorus is what is judged.'),

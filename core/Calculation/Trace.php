@@ -21,18 +21,35 @@ final readonly class Trace
      */
     public static function of(Calculation $calculation, Values $values): self
     {
+        self::check($calculation, $values);
+        try {
+            return new self($calculation, $values, $calculation->compute($values));
+        } catch (DivisionByNothing $nothing) {
+            throw Contradiction::because($nothing->getMessage());
+        }
+    }
+
+    /**
+     * The reasoning of what was solved for the figures of these values.
+     *
+     * @throws WrongDimension
+     */
+    public static function solved(LongCalculation $calculation, Values $values, Solution $solution): self
+    {
+        self::check($calculation, $values);
+
+        return new self($calculation, $values, $solution->with($values, $calculation->resultDimension()));
+    }
+
+    /** @throws WrongDimension */
+    private static function check(Calculation $calculation, Values $values): void
+    {
         foreach ($calculation->inputs() as $input) {
             foreach ($values->given($input->name) as $given) {
                 if ($given->value->dimension !== $input->dimension) {
                     throw WrongDimension::given($input->name, $input->dimension, $given->value->dimension);
                 }
             }
-        }
-
-        try {
-            return new self($calculation, $values, $calculation->compute($values));
-        } catch (DivisionByNothing $nothing) {
-            throw Contradiction::because($nothing->getMessage());
         }
     }
 

@@ -36,6 +36,14 @@ final readonly class Values
         return array_map(static fn (Given $value): Uncertain => $value->value, $this->given($name));
     }
 
+    /** @return array<string, list<float>> by input, in base units */
+    public function figures(): array
+    {
+        return array_map(
+            static fn (array $list): array => array_map(static fn (Given $given): float => $given->value->base, $list), $this->given,
+        );
+    }
+
     /** @return non-empty-list<Given> */
     public function given(string $name): array
     {

@@ -65,11 +65,24 @@ final readonly class BenchEvidence
         foreach ($bench->marginsOf($state->value) as $margin) {
             $value = $margin->value();
             if ($value !== null && $margin->because === null) {
-                $found[] = [$margin->place, $margin->index ?? '', self::probability($state->state, $value, $margin->limit)];
+                $eats = $state->state === ValueState::Contact ? self::eating($state->value, $margin->place, $bench) : null;
+                $found[] = [
+                    $margin->place, $margin->index ?? '',
+                    // What is known to be taken off it at speed stands in the place of the running allowance.
+                    $eats === null ? self::probability($state->state, $value, $margin->limit) : self::below($value->minus($eats), 0.0),
+                ];
             }
         }
 
         return $found;
+    }
+
+    private static function eating(string $judged, string $place, Bench $bench): ?Uncertain
+    {
+        $name = $bench->sheets->judged[$judged]->eatenBy ?? null;
+        $given = $name === null ? null : $bench->value($place, $name);
+
+        return $given instanceof Given && $given->basis->isMeasured() ? $given->value : null;
     }
 
     private static function probability(ValueState $state, Uncertain $value, Limit $limit): float

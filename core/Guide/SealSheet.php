@@ -64,7 +64,8 @@ final class SealSheet
             ],
             judged: [
                 Judged::of('guide_interference', 'guide in head')->restsOn('guide_outside', 'guide_hole'),
-                Judged::of('retainer_to_guide', 'retainer to guide')->restsOn('installed_height', 'guide_height'),
+                Judged::of('retainer_to_guide', 'retainer to guide')->restsOn('installed_height', 'guide_height')
+                    ->eatenBy('loft_at_highest'),
                 Judged::of('seal_in_spring', 'seal in spring')->restsOn('inside_diameter', 'seal_outside'),
                 Judged::of('guide_in_spring', 'guide in spring')->restsOn('inside_diameter', 'guide_outside'),
             ],

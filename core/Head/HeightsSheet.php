@@ -99,7 +99,8 @@ final class HeightsSheet
                 ])),
             ],
             judged: [
-                Judged::of('retainer_to_seal', 'retainer to seal')->restsOn('installed_height', 'seal_height', 'retainer_depth'),
+                Judged::of('retainer_to_seal', 'retainer to seal')->restsOn('installed_height', 'seal_height', 'retainer_depth')
+                    ->eatenBy('loft_at_highest'),
                 Judged::of('spring_in_pocket', 'spring in pocket')->restsOn('pocket_diameter', 'outside_diameter')
                     ->unless(self::isProud(...)),
             ],

@@ -95,13 +95,13 @@ final readonly class CamCard
     public function curve(): LobeCurve
     {
         $reach = (int) ceil($this->end);
-        $lift = $slope = $bend = [];
+        $nodes = [];
         for ($degree = -$reach; $degree <= $reach; ++$degree) {
-            [$lift[], $away, $bend[]] = $this->at((float) $degree);
-            $slope[] = $degree < 0 ? -$away : $away;
+            [$lift, $away, $bend] = $this->at((float) $degree);
+            $nodes[] = [$lift, $degree < 0 ? -$away : $away, $bend];
         }
 
-        return LobeCurve::at(-$reach, $lift, $slope, $bend);
+        return LobeCurve::at(-$reach, $nodes);
     }
 
     /** @return array{float, float, float} lift, slope away from the nose and bend, in metres and cam degrees */

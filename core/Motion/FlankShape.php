@@ -6,7 +6,7 @@ namespace MuteTapper\Core\Motion;
 
 /**
  * What a card leaves open of a flank: how much the acceleration falls off over the nose, and how the flank is shared out between the
- * rise, the height and the fall of its acceleration. [own]
+ * rise, the height and the fall of its acceleration. [own].
  */
 final readonly class FlankShape
 {

@@ -28,13 +28,12 @@ final readonly class LobeCurve
     }
 
     /**
-     * @param non-empty-list<float> $lift
-     * @param non-empty-list<float> $slope
-     * @param non-empty-list<float> $bend
+     * @param list<array{float, float, float}> $nodes lift, slope and bend, one a degree
      */
-    public static function at(int $first, array $lift, array $slope, array $bend): self
+    public static function at(int $first, array $nodes): self
     {
-        return new self($first, $lift, $slope, $bend);
+        return $nodes === [] ? throw new \LogicException('A lobe has a lift.')
+            : new self($first, array_column($nodes, 0), array_column($nodes, 1), array_column($nodes, 2));
     }
 
     public function last(): int
@@ -108,18 +107,17 @@ final readonly class LobeCurve
     /**
      * The same curve with so many nodes a degree, its quantities by the width of the finer cell.
      *
-     * @return array{list<float>, list<float>, list<float>}
+     * @return array{non-empty-list<float>, non-empty-list<float>, non-empty-list<float>}
      */
     public function refined(int $parts): array
     {
         if ($parts === 1) {
             return [$this->lift, $this->slope, $this->bend];
         }
-        $lift = $slope = $bend = [];
-        for ($cell = 0, $last = count($this->lift) - 1; $cell <= $last; ++$cell) {
-            for ($part = 0; $part < ($cell === $last ? 1 : $parts); ++$part) {
-                [$s, $v, $a] = $cell === $last ? [$this->lift[$cell], $this->slope[$cell], $this->bend[$cell]]
-                    : $this->inCell($cell, $part / $parts);
+        [$lift, $slope, $bend] = [[$this->lift[0]], [$this->slope[0] / $parts], [$this->bend[0] / $parts ** 2]];
+        for ($cell = 0, $last = count($this->lift) - 1; $cell < $last; ++$cell) {
+            for ($part = 1; $part <= $parts; ++$part) {
+                [$s, $v, $a] = $this->inCell($cell, $part / $parts);
                 $lift[] = $s;
                 $slope[] = $v / $parts;
                 $bend[] = $a / $parts ** 2;

@@ -47,9 +47,13 @@ final class MassSheet
                     $gram('rocker_mass', Part::Rocker, 2, 150, 'rocker or finger, as if at the valve: inertia ÷ arm²', 'rocker', 28),
                     $rocks, 'no rocker',
                 ),
+                SpeedValues::stiffness(),
             ],
-            values: self::values(),
-            judged: [Judged::of('bound_over_speed', 'bound ÷ speed')->restsOn('bound')->accusingOnly()],
+            values: [...self::values(), ...SpeedValues::declare()],
+            judged: [
+                Judged::of('bound_over_speed', 'bound ÷ speed')->restsOn('bound')->accusingOnly(),
+                Judged::of('float_margin', 'float beyond speed')->restsOn('float_speed'),
+            ],
             also: ['valve_mass', 'retainer_mass', 'follower_mass'],
             wants: ['lock_mass' => 1, 'spring_mass' => 1],
         );

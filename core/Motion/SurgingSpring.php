@@ -8,7 +8,7 @@ use function abs;
 
 /**
  * A valve train as one mass whose spring is a rod that swings in its first mode: one mode is within a per cent of three. While the valve
- * is shut the spring swings on by itself, so that one turn acts on the next. [own]
+ * is shut the spring swings on by itself, so that one turn acts on the next. [own].
  */
 final class SurgingSpring extends ValveMotion
 {
@@ -20,8 +20,8 @@ final class SurgingSpring extends ValveMotion
     private float $r = 0.0;
     private float $nextQ = 0.0;
     private float $nextR = 0.0;
-    /** @var list<float> */
-    private array $springSeries = [];
+    /** @var non-empty-list<float> */
+    private array $springSeries = [0.0];
     /** @var array<int, non-empty-list<non-empty-list<float>>> by mode */
     private array $modes = [];
     /** @var array<int, array{float, float, float, float, float}> stiffness, damping, constant, what lift and slope press with, by mode */
@@ -192,20 +192,20 @@ final class SurgingSpring extends ValveMotion
     private function mode(int $mode): array
     {
         [, , $constant, $alpha, $beta] = $this->termsOf($mode);
-        $rows = [[], [], [], []];
+        $columns = [];
         foreach ([[1.0, 0.0, 0.0, 0.0], [0.0, 1.0, 0.0, 0.0], [0.0, 0.0, 1.0, 0.0], [0.0, 0.0, 0.0, 1.0]] as $state) {
-            $this->gather($rows, $this->endOf($state, $mode, []));
+            $columns[] = $this->endOf($state, $mode, []);
         }
-        $this->gather($rows, $this->endOf([0.0, 0.0, 0.0, 0.0], $mode, [$constant]));
+        $columns[] = $this->endOf([0.0, 0.0, 0.0, 0.0], $mode, [$constant]);
         foreach ($alpha === 0.0 ? [] : LobeCurve::POWERS as $shape) {
             $forcing = [];
             foreach ($shape as $j => $factor) {
                 $forcing[$j] = $alpha * $factor + ($j < 5 ? $beta * ($j + 1) * $shape[$j + 1] : 0.0);
             }
-            $this->gather($rows, $this->endOf([0.0, 0.0, 0.0, 0.0], $mode, $forcing));
+            $columns[] = $this->endOf([0.0, 0.0, 0.0, 0.0], $mode, $forcing);
         }
 
-        return $rows;
+        return [array_column($columns, 0), array_column($columns, 1), array_column($columns, 2), array_column($columns, 3)];
     }
 
     /**
@@ -219,16 +219,5 @@ final class SurgingSpring extends ValveMotion
         [$valve, $spring] = $this->expand($state, $mode, $forcing);
 
         return [...self::state($valve, 1.0), ...self::state($spring, 1.0)];
-    }
-
-    /**
-     * @param list<list<float>> $rows
-     * @param array{float, float, float, float} $column
-     */
-    private function gather(array &$rows, array $column): void
-    {
-        foreach ($column as $i => $figure) {
-            $rows[$i][] = $figure;
-        }
     }
 }

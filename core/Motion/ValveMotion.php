@@ -13,7 +13,7 @@ use function sqrt;
 /**
  * A turn of a valve between lobe, spring and seat. Between changes of contact it is linear, so that a model leaps from node to node of
  * the cam, exactly; where a contact changes within a cell, the cell is expanded in its power series and the change is found on it.
- * Plain floats, for speed. [own]
+ * Plain floats, for speed. [own].
  *
  * Within a cell of width one: y the lift in metres, w its slope over the cell. A mode is which contacts hold, and on which piece of the
  * spring's line.
@@ -242,7 +242,7 @@ abstract class ValveMotion
         $last = $this->lastNode;
         $watched = 0;
         $i = 0;
-        if ($mode === self::AT_SEAT && $this->w === 0.0 && $this->y === $this->rest) {
+        if ($mode === self::AT_SEAT && $this->w === 0.0 && $this->y === $this->rest && !$isTraced) {
             // At rest until the lash is taken up.
             while ($i < $this->nose && $ratio * $this->lift[$i + 1] - $lash < $this->y) {
                 ++$i;

@@ -44,7 +44,10 @@ final class FilmSheet
                 $rough('face_roughness', Part::Follower, 'roughness of the face, Ra', 'face Ra')->usually(0.15, Unit::Micrometre),
             ],
             values: self::values(),
-            judged: [Judged::of('phosphorus_for_sliding', 'phosphorus')->ofFact()->apart()],
+            judged: [
+                Judged::of('film_ratio', 'film ÷ rough')->restsOn('film'),
+                Judged::of('phosphorus_for_sliding', 'phosphorus')->ofFact()->apart(),
+            ],
             remarks: [self::regime(...), self::chemistry(...)],
             wants: ['lobe_roughness' => 1, 'face_roughness' => 1],
             on: static fn (Engine $engine): bool => $engine->face !== FollowerFace::Roller && $engine->drive !== DriveKind::Finger,

@@ -7,6 +7,9 @@ namespace MuteTapper\Core\Sheet;
 use MuteTapper\Core\Calculation\Basis;
 use MuteTapper\Core\Calculation\Contradiction;
 use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Calculation\LongCalculation;
+use MuteTapper\Core\Calculation\NoneSolved;
+use MuteTapper\Core\Calculation\Solutions;
 use MuteTapper\Core\Calculation\Trace;
 use MuteTapper\Core\Calculation\Values;
 use MuteTapper\Core\CaseFile\CaseFile;
@@ -73,18 +76,24 @@ final class Bench
         private readonly Records $records,
         private readonly ?self $base,
         private readonly Change $change,
+        private readonly Solutions $solutions,
     ) {
     }
 
-    public static function of(CaseFile $case, Sheets $sheets, Knowledge $knowledge): self
+    /** @param Solutions $solutions of calculations that take long */
+    public static function of(CaseFile $case, Sheets $sheets, Knowledge $knowledge, Solutions $solutions = new NoneSolved()): self
     {
-        return new self($case, $sheets, $knowledge->limits, $knowledge->springShims, Records::of($case), null, Change::none());
+        return new self(
+            $case, $sheets, $knowledge->limits, $knowledge->springShims, Records::of($case), null, Change::none(), $solutions,
+        );
     }
 
     /** The same bench with some values replaced. Nothing else computes a "what if". */
     public function with(Change $change): self
     {
-        return new self($this->case, $this->sheets, $this->limits, $this->springShims, $this->records, $this->base ?? $this, $change);
+        return new self(
+            $this->case, $this->sheets, $this->limits, $this->springShims, $this->records, $this->base ?? $this, $change, $this->solutions,
+        );
     }
 
     public function value(string $place, string $name, ?string $index = null): Given|Missing
@@ -441,6 +450,13 @@ final class Bench
             return Missing::of($missing, $because);
         }
         try {
+            if ($way->calculation instanceof LongCalculation) {
+                $values = Values::of($given);
+                $solution = $this->solutions->of($way->calculation, $values->figures());
+
+                return $solution === null ? Missing::because(sprintf('The %s is not worked out yet.', $way->calculation->title()))
+                    : Trace::solved($way->calculation, $values, $solution)->asGiven();
+            }
             $only = count($given) === 1 ? reset($given) : null;
             $set = is_array($only) ? array_search($only, $this->sets, true) : false;
 

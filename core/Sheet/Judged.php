@@ -91,6 +91,13 @@ final class Judged
      */
     public ?\Closure $unless = null;
 
+    /**
+     * Value that eats into it while the engine runs, where that is known.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    public ?string $eatenBy = null;
+
     /** @param string $head under which the sheet shows its rules */
     private function __construct(public readonly string $value, public readonly string $head)
     {
@@ -150,6 +157,11 @@ final class Judged
     public function limitedBy(string $value): self
     {
         return $this->with(static function (self $copy) use ($value): void { $copy->limitedBy = $value; });
+    }
+
+    public function eatenBy(string $value): self
+    {
+        return $this->with(static function (self $copy) use ($value): void { $copy->eatenBy = $value; });
     }
 
     public function ofFact(): self

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Spring;
 
 use MuteTapper\Core\Calculation\Calculation;
+use MuteTapper\Core\Calculation\Formula;
 use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Calculation\LinearForm;
 use MuteTapper\Core\Calculation\OfSet;
@@ -61,7 +62,8 @@ final class SpringSheet
             judged: [
                 Judged::of('load_from_claim', 'seat load, claim'),
                 Judged::of('load_from_middle', 'seat load, middle')->accusingOnly(),
-                Judged::of('travel_to_bind', 'travel to bind')->restsOn('installed_height')->singleSpringsOnly('production'),
+                Judged::of('travel_to_bind', 'travel to bind')->restsOn('installed_height')->singleSpringsOnly('production')
+                    ->eatenBy('loft_at_highest'),
                 Judged::of('open_load_from_claim', 'open load')->asDeparture('reference'),
                 Judged::of('seat_load_from_claim', 'load at its height')->asDeparture('reference'),
                 Judged::of('rate_from_claim', 'rate')->asDeparture('reference'),
@@ -108,6 +110,12 @@ final class SpringSheet
             'height-at-lift', 'Height of a spring at full lift', Dimension::Length, 'installed height − net lift', Source::practice(),
         )
             ->plus('spring_height', 'installed height of the spring')->minus('net_lift', 'net valve lift');
+        $atHalf = Formula::of(
+            'height-at-half-lift', 'Height of a spring at half lift', Dimension::Length, 'installed height − net lift ÷ 2',
+            Source::practice(), static fn (float $height, float $lift): float => $height - $lift / 2,
+        )
+            ->input('spring_height', 'installed height of the spring', Dimension::Length)
+            ->input('net_lift', 'net valve lift', Dimension::Length);
         $lead = LinearForm::of(
             'inner-travel-over-outer', 'Travel of the inner spring beyond that of the outer', Dimension::Length,
             'travel of the inner − travel of the outer', Source::own(),
@@ -175,6 +183,18 @@ final class SpringSheet
                 ]),
                 ...self::together('load_at_lift', Dimension::Force),
             ),
+            Value::named('height_at_half_lift', 'height of the spring at half lift', Dimension::Length, Site::Station, Axis::Coil)->by(
+                Way::derived($atHalf, ['spring_height' => From::value('spring_height'), 'net_lift' => From::value('net_lift')]),
+            ),
+            Value::named('load_at_half_lift', 'load at half lift', Dimension::Force, Site::Station, Axis::Coil)->ofPairToo()->by(
+                Way::derived(SweepCalculations::load(), self::sweep() + ['wanted_height' => From::value('height_at_half_lift')]),
+                ...self::ofEachCoil(new LoadAtHeight(), [
+                    'load' => From::value('load_open'), 'height' => From::height('load_open'), 'rate' => From::value('rate'),
+                    'wanted_height' => From::value('height_at_half_lift'),
+                ]),
+                ...self::together('load_at_half_lift', Dimension::Force),
+            ),
+            self::ofAllSprings('valve_half_load', 'spring load on the valve at half lift', 'load_at_half_lift'),
             self::ofAllSprings('valve_seat_load', 'seat load on the valve', 'seat_load'),
             self::ofAllSprings('valve_open_load', 'spring load on the valve at full lift', 'load_at_lift'),
             Value::named('load_middle', 'middle value of the set', Dimension::Force, Site::Station, Axis::Coil)->by(Way::derived(

@@ -15,6 +15,7 @@ use MuteTapper\App\Sheet\SheetPresenter;
 use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Assessment\Progress;
 use MuteTapper\Core\Assessment\StepProgress;
+use MuteTapper\Core\Calculation\SolvedAtOnce;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\CaseFile\Story;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -43,7 +44,7 @@ final class AssessCommand extends JsonCommand
         $path = self::word($input, 'file');
         $document = $this->document->check(self::file($path), $path)->document;
         $case = CaseFile::fromNode($document);
-        $assessment = Assessment::of($case, $this->knowledge->current());
+        $assessment = Assessment::of($case, $this->knowledge->current(), new SolvedAtOnce());
         $presenter = new SheetPresenter($assessment->bench, $assessment->knowledge->limits);
         $sheets = [];
         foreach ($assessment->bench->sheets->fittedTo($case->engine) as $sheet) {

@@ -62,7 +62,7 @@ final class SheetTest extends AppTestCase
     {
         $codes = array_map(static fn (Node $one): string => $one->get('code')->text(), $this->sheets());
         self::assertSame([
-            'build', 'cylinders', 'pulls', 'cams', 'engine_tests', 'clocks', 'springs', 'loose_springs', 'heights',
+            'build', 'cam_card', 'cylinders', 'pulls', 'cams', 'engine_tests', 'clocks', 'springs', 'loose_springs', 'heights',
             'height_sources', 'pockets', 'wire', 'valves', 'guides', 'seals', 'seats', 'retainers', 'followers', 'lobes', 'rockers',
             'noses', 'films', 'masses', 'held_shut',
             'pistons', 'chambers',

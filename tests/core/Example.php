@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace MuteTapper\Tests\Core;
 
 use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\Calculation\NoneSolved;
+use MuteTapper\Core\Calculation\Solutions;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\CaseFile\Settings;
 use MuteTapper\Core\Document\Node;
@@ -75,9 +77,10 @@ final class Example
         return $files;
     }
 
-    public function bench(): Bench
+    /** @param Solutions $solutions of what takes long; none, where a test is not about them */
+    public function bench(Solutions $solutions = new NoneSolved()): Bench
     {
-        return Bench::of($this->case(), AllSheets::get(), self::knowledge());
+        return Bench::of($this->case(), AllSheets::get(), self::knowledge(), $solutions);
     }
 
     public function engine(): Engine

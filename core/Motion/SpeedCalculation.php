@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Motion;
+
+use MuteTapper\Core\Calculation\Contradiction;
+use MuteTapper\Core\Calculation\Declared;
+use MuteTapper\Core\Calculation\Input;
+use MuteTapper\Core\Calculation\LongCalculation;
+use MuteTapper\Core\Calculation\Solution;
+use MuteTapper\Core\Calculation\Source;
+use MuteTapper\Core\Calculation\Values;
+use MuteTapper\Core\Quantity\Dimension;
+use MuteTapper\Core\Quantity\Uncertain;
+
+/** A question to a moving valve train, answered once for its figures: with how it moves with each, and what the model leaves open. */
+final readonly class SpeedCalculation implements LongCalculation
+{
+    use Declared;
+
+    /** What the shape of a measured lobe is still worth, as a share of a speed. [own] */
+    private const TABLE = 0.01;
+
+    /**
+     * @param \Closure(ValveTrain, float|null, bool, array<string, float>): ?float $ask of a train, with the answer that is near, whether
+     *                                                                                  its spring surges, and the figures
+     * @param string $never what is said where there is no answer
+     * @param list<Input> $inputs
+     */
+    private function __construct(
+        private string $name,
+        private string $title,
+        private Dimension $dimension,
+        private string $formula,
+        private Source $source,
+        private bool $isByTable,
+        private \Closure $ask,
+        private string $never,
+        private array $inputs,
+    ) {
+    }
+
+    /** Speed of float, by the card of the cam or by a measured lift. */
+    public static function floatSpeed(bool $isByTable): self
+    {
+        return new self(
+            $isByTable ? 'float-speed-by-table' : 'float-speed', $isByTable ? 'Speed of float, by the measured lift' : 'Speed of float',
+            Dimension::RotationSpeed, 'speed at which the valve flies 0.25 mm past full lift: one mass between lobe, spring and seat',
+            self::ownModel(), $isByTable,
+            static fn (ValveTrain $train, ?float $near, bool $surges): ?float => Threshold::floatSpeed($train, $near, $surges),
+            'Up to a third above the bound of a stiff train the valve does not float.', TrainInputs::of($isByTable),
+        );
+    }
+
+    /** Speed at which the train first lets go of the lobe, over the nose. */
+    public static function firstLoss(bool $isByTable): self
+    {
+        return new self(
+            $isByTable ? 'first-loss-by-table' : 'first-loss',
+            $isByTable ? 'First loss of contact, by the measured lift' : 'First loss of contact', Dimension::RotationSpeed,
+            'least speed at which a gap opens at the cam where the lobe slows the valve down', self::ownModel(), $isByTable,
+            // A spring that surges opens gaps of its own, at speeds of its own: they are told by the harmonics.
+            static fn (ValveTrain $train, ?float $near, bool $surges): ?float => $surges ? null : Threshold::firstLoss($train, $near),
+            'Up to a third above the bound of a stiff train contact is not lost.', TrainInputs::of($isByTable),
+        );
+    }
+
+    /** How far past full lift the valve flies at a speed. */
+    public static function loftAt(bool $isByTable): self
+    {
+        return new self(
+            $isByTable ? 'loft-at-speed-by-table' : 'loft-at-speed',
+            $isByTable ? 'Loft at a speed, by the measured lift' : 'Loft at a speed', Dimension::Length,
+            'greatest excess over full lift at this speed: one mass between lobe, spring and seat', self::ownModel(), $isByTable,
+            static fn (ValveTrain $train, ?float $near, bool $surges, array $figures): float => (
+                $surges ? SurgingSpring::turn($train, $figures['speed']) : OneMass::turn($train, $figures['speed'])
+            )->loft,
+            '', [...TrainInputs::of($isByTable), Input::scalar('speed', 'speed of the crank', Dimension::RotationSpeed)],
+        );
+    }
+
+    public function inputs(): array
+    {
+        return $this->inputs === [] ? throw new \LogicException('A train of nothing.') : $this->inputs;
+    }
+
+    public function compute(Values $values): Uncertain
+    {
+        return $this->solve($values->figures())->with($values, $this->dimension);
+    }
+
+    public function solve(array $figures): Solution
+    {
+        $single = array_map(static fn (array $list): float => $list[0] ?? 0.0, $figures);
+        $lobe = $this->lobe($figures, $single);
+        $train = TrainInputs::train($lobe, $single);
+        $value = ($this->ask)($train, null, false, $single) ?? throw Contradiction::because($this->never);
+        $slopes = [];
+        foreach (TrainInputs::steps($single) as $name => $step) {
+            if (isset($figures[$name]) && count($figures[$name]) === 1) {
+                $slopes[$name] = $this->slope($figures, $name, $step, $value);
+            }
+        }
+
+        return Solution::of($value, $slopes, $this->ownBands($train, $figures, $single, $value));
+    }
+
+    /**
+     * @param array<string, list<float>> $figures
+     * @param array<string, float> $single
+     */
+    private function lobe(array $figures, array $single): LobeCurve
+    {
+        return $this->isByTable ? LiftTable::curve($figures['degrees'], $figures['lifts']) : TrainInputs::card($single)->curve();
+    }
+
+    /**
+     * Change of the answer with one figure; nothing where the figures no longer fit each other on either side.
+     *
+     * @param array<string, list<float>> $figures
+     */
+    private function slope(array $figures, string $name, float $step, float $near): float
+    {
+        $at = function (float $by) use ($figures, $name, $near): ?float {
+            $moved = array_replace($figures, [$name => [$figures[$name][0] + $by]]);
+            $single = array_map(static fn (array $list): float => $list[0] ?? 0.0, $moved);
+            try {
+                return ($this->ask)(TrainInputs::train($this->lobe($moved, $single), $single), $near, false, $single);
+            } catch (Contradiction) {
+                return null;
+            }
+        };
+        $more = $at($step);
+        $less = $at(-$step);
+
+        return match (true) {
+            $more !== null && $less !== null => ($more - $less) / (2 * $step),
+            $more !== null => ($more - $near) / $step,
+            $less !== null => ($near - $less) / $step,
+            default => 0.0,
+        };
+    }
+
+    /**
+     * Half-widths of what neither the readings nor the card tell.
+     *
+     * @param array<string, list<float>> $figures
+     * @param array<string, float> $single
+     *
+     * @return array<string, float>
+     */
+    private function ownBands(ValveTrain $train, array $figures, array $single, float $value): array
+    {
+        $own = ['what a card leaves open of its lobe' => $this->isByTable ? self::TABLE * $value : 0.0];
+        foreach ($this->isByTable ? [] : FlankShape::others() as $shape) {
+            try {
+                $other = ($this->ask)($train->withLobe(TrainInputs::card($single, $shape)->curve()), $value, false, $single);
+                $own['what a card leaves open of its lobe'] = max(
+                    $own['what a card leaves open of its lobe'], $other === null ? 0.0 : abs($other - $value),
+                );
+            } catch (Contradiction) {
+                continue; // this shape has no lobe with such durations
+            }
+        }
+        if ($train->springMass > 0.0) {
+            $own['surge of the spring'] = 0.0;
+            foreach (ValveTrain::SURGE_DAMPING_RANGE as $damping) {
+                $other = ($this->ask)($train->withSurgeDamping($damping), $value, true, $single);
+                $own['surge of the spring'] = max($own['surge of the spring'], $other === null ? 0.0 : abs($other - $value));
+            }
+        }
+
+        return array_filter($own, static fn (float $half): bool => $half > 0.0);
+    }
+
+    private static function ownModel(): Source
+    {
+        return Source::own(
+            'solved cell by cell, agreed with SciPy’s solve_ivp; never held against a running engine. Stiffness, damping and the lobe’s '.
+            'shape are worth 3 to 10 per cent of a speed',
+        );
+    }
+}

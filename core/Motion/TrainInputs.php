@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Motion;
+
+use MuteTapper\Core\Calculation\Contradiction;
+use MuteTapper\Core\Calculation\Input;
+use MuteTapper\Core\Quantity\Dimension;
+
+/** The figures that a moving train is made of, by name: what a calculation asks for, and the train that they make. */
+final readonly class TrainInputs
+{
+    private const CARD = [
+        'lobe_lift' => ['lift at the lobe', Dimension::Length], 'high_lift' => ['greater lift of the card: 0.050 in', Dimension::Length],
+        'high_duration' => ['crank degrees above the greater lift', Dimension::CrankAngle],
+        'low_lift' => ['smaller lift of the card: that of the advertised duration', Dimension::Length],
+        'low_duration' => ['crank degrees above the smaller lift', Dimension::CrankAngle],
+        'ramp_height' => ['height of the ramp, at the lobe', Dimension::Length],
+        'ramp_rate' => ['lift of the ramp for each cam degree', Dimension::Length],
+    ];
+    private const TRAIN = [
+        'mass' => ['effective mass at the valve', Dimension::Mass], 'spring_mass' => ['mass of all springs', Dimension::Mass],
+        'ratio' => ['rocker ratio', Dimension::Ratio], 'lash' => ['lash, at the valve', Dimension::Length],
+        'stiffness' => ['stiffness of the train, seen from the valve', Dimension::Stiffness],
+        'seat_load' => ['spring load on the seat', Dimension::Force], 'half_load' => ['spring load at half lift', Dimension::Force],
+        'open_load' => ['spring load at full lift', Dimension::Force], 'net_lift' => ['full lift at the valve', Dimension::Length],
+        'gas_force' => ['gas force that opens the valve, 0 where none is known', Dimension::Force],
+    ];
+    /** How far a figure is moved to see what hangs on it: a share of it, or an amount where it may be nothing. Base units. */
+    private const SHARES = [
+        'lobe_lift' => 0.01, 'high_lift' => 0.02, 'low_lift' => 0.02, 'ramp_height' => 0.03, 'ramp_rate' => 0.05, 'mass' => 0.03,
+        'spring_mass' => 0.05, 'ratio' => 0.01, 'stiffness' => 0.15, 'seat_load' => 0.03, 'half_load' => 0.02, 'open_load' => 0.02,
+        'net_lift' => 0.01,
+    ];
+    private const AMOUNTS = ['high_duration' => 1.0, 'low_duration' => 1.0, 'lash' => 5e-5, 'gas_force' => 10.0, 'speed' => 40.0];
+
+    /** @return list<Input> */
+    public static function of(bool $isByTable): array
+    {
+        $inputs = $isByTable ? [
+            Input::list('degrees', 'cam degrees of the measured lifts', Dimension::CrankAngle),
+            Input::list('lifts', 'measured lifts at the lobe, one a degree', Dimension::Length),
+        ] : [];
+        foreach ($isByTable ? self::TRAIN : [...self::CARD, ...self::TRAIN] as $name => [$meaning, $dimension]) {
+            $inputs[] = Input::scalar($name, $meaning, $dimension);
+        }
+
+        return $inputs;
+    }
+
+    /**
+     * @param array<string, float> $figures
+     *
+     * @throws Contradiction
+     */
+    public static function card(array $figures, ?FlankShape $shape = null): CamCard
+    {
+        return CamCard::of(
+            $figures['lobe_lift'], $figures['high_lift'], $figures['high_duration'] / 4, $figures['low_lift'],
+            $figures['low_duration'] / 4, $figures['ramp_height'], $figures['ramp_rate'], $shape,
+        );
+    }
+
+    /**
+     * @param array<string, float> $figures
+     *
+     * @throws Contradiction
+     */
+    public static function train(LobeCurve $lobe, array $figures): ValveTrain
+    {
+        [$lift, $gas] = [$figures['net_lift'], $figures['gas_force']];
+        if ($lift <= 0.0) {
+            throw Contradiction::because('The valve has no lift.');
+        }
+        // A load at half lift that lies on the line is no load of its own.
+        $straight = ($figures['seat_load'] + $figures['open_load']) / 2;
+        $bends = abs($figures['half_load'] - $straight) > 0.002 * $figures['open_load'];
+        $spring = $bends ? SpringLine::through(
+            [[0.0, $figures['seat_load']], [$lift / 2, $figures['half_load']], [$lift, $figures['open_load']]],
+        ) : SpringLine::straight($figures['seat_load'], ($figures['open_load'] - $figures['seat_load']) / $lift);
+
+        return ValveTrain::of(
+            $lobe, $figures['mass'], $figures['ratio'], $figures['lash'], $figures['stiffness'], $spring->less($gas),
+            $figures['spring_mass'],
+        );
+    }
+
+    /**
+     * @param array<string, float> $figures
+     *
+     * @return array<string, float> step by figure, in base units
+     */
+    public static function steps(array $figures): array
+    {
+        $steps = self::AMOUNTS;
+        foreach (self::SHARES as $name => $share) {
+            if (($figures[$name] ?? 0.0) !== 0.0) {
+                $steps[$name] = $share * abs($figures[$name]);
+            }
+        }
+
+        return array_intersect_key($steps, $figures);
+    }
+}
