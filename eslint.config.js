@@ -13,8 +13,8 @@ const FLOORS = [
   ['door'],
   ['keeping'],
   ['frame'],
-  ['engine', 'photograph', 'sheet'],
-  ['before', 'bench', 'cause', 'clearances', 'library', 'print', 'queue', 'quick', 'report', 'schedule', 'story', 'teardown'],
+  ['engine', 'photograph', 'sheet', 'tried'],
+  ['before', 'bench', 'cause', 'clearances', 'library', 'motion', 'print', 'queue', 'quick', 'report', 'schedule', 'story', 'teardown'],
 ];
 
 const rooms = readdirSync(new URL('./web/src', import.meta.url), { withFileTypes: true }).filter((one) => one.isDirectory());

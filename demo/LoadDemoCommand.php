@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\Demo;
 
+use MuteTapper\App\Assessment\SolvingOfCases;
 use MuteTapper\App\CaseFile\Documents;
 use MuteTapper\App\Cause\Calls;
 use MuteTapper\App\Entry\EntryRecorder;
@@ -55,6 +56,7 @@ final class LoadDemoCommand extends Command
         private readonly DataLogger $logger,
         private readonly LogStore $logs,
         private readonly Library $library,
+        private readonly SolvingOfCases $solving,
     ) {
         parent::__construct();
     }
@@ -76,14 +78,15 @@ final class LoadDemoCommand extends Command
             $this->library->put(Shelf::from($shelf), $code, $name, Node::root($content), 0, self::ANALYST);
         }
         foreach (Scenario::all() as $scenario) {
-            $this->load($scenario);
+            $case = $this->load($scenario);
+            $this->solving->begin($case);
             $output->writeln('Loaded: '.$scenario->name);
         }
 
         return self::SUCCESS;
     }
 
-    private function load(Scenario $scenario): void
+    private function load(Scenario $scenario): CaseRecord
     {
         $engine = Engine::fromNode(Node::root($scenario->engine));
         $case = $this->documents->create(Uuid::v7()->toRfc4122(), $scenario->name, $engine, self::ANALYST);
@@ -182,6 +185,8 @@ final class LoadDemoCommand extends Command
             $this->documents->call($case, 1, Call::fromNode(Node::root($scenario->call + ['by' => self::ANALYST])));
             $this->calls->sign($case, $case->callVersion, self::ANALYST);
         }
+
+        return $case;
     }
 
     /** @param array<string, mixed> $data */

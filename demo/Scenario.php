@@ -110,6 +110,14 @@ final readonly class Scenario
                 'note' => 'Made up for this demo. A third softer.',
                 'figures' => $spring('2.310', '120 lb', '300 lb', '1.150', '1.540', '1.130'),
             ]],
+            ['springs', 'fen-firm', 'Fen Cup single, violet stripe', [
+                'note' => 'Made up for this demo. Firmer than the card’s.', 'figures' => [
+                    ['item' => 'free_height', 'index' => 'outer', 'text' => '1.745'],
+                    ['item' => 'load_seat', 'index' => 'outer', 'text' => '78 lb', 'at' => '1.440'],
+                    ['item' => 'load_open', 'index' => 'outer', 'text' => '182 lb', 'at' => '1.030'],
+                    ['item' => 'bind_height', 'index' => 'outer', 'text' => '0.930'], ['item' => 'spring_mass', 'text' => '59.5 g'],
+                ],
+            ]],
             ['studies', 'height-2-three-hands', 'Height micrometer 2, three hands', [
                 'gauge' => 'height-2', 'unit' => 'in', 'people' => ['Anna', 'Bert', 'Cleo'], 'readings' => [
                     [[1.8985, 1.8990], [1.9120, 1.9115], [1.9050, 1.9055], [1.8930, 1.8930], [1.9005, 1.9010]],
@@ -155,7 +163,7 @@ final readonly class Scenario
                 'stands' => 'Two weeks; it races again in May.', 'oil' => 'Made-up brand, 10W-50, changed every event.',
                 'limiter' => 'Fuel cut at 9300.', 'earlier' => 'None known.', 'failed' => ['A2-E1'],
             ],
-            self::claims('1.440', '62', '0.925', '0.410', 1.700),
+            [...self::claims('1.440', '62', '0.925', '0.410', 1.700), ...self::cardOfFour()],
             static function (Station $station, int $i) use ($weak): array {
                 $share = $weak[$station->code()] ?? 1.0 + 0.02 * self::scatter($i, 1);
                 $height = 1.440 + 0.004 * self::scatter($i, 2);
@@ -214,6 +222,21 @@ final readonly class Scenario
             'face_roughness' => $of(0.11, 0.02, 23, 2), 'valve_mass' => $of(44.6, 0.2, 24, 1), 'retainer_mass' => $of(10.8, 0.1, 25, 1),
             'lock_mass' => $of(2.1, 0.1, 26, 1), 'spring_mass' => $of(58.0, 0.4, 27, 1), 'follower_mass' => $of(55.2, 0.3, 28, 1),
         ];
+    }
+
+    /** @return list<array{place: string, column: string, text: string, standing: string}> the card of the four's cams */
+    private static function cardOfFour(): array
+    {
+        $claims = [];
+        $card = ['card_high_duration' => '255', 'card_low_duration' => '288', 'ramp_height' => '0.010', 'ramp_rate' => '0.0004'];
+        $card['lash'] = '0.010';
+        foreach ($card as $of => $text) {
+            foreach (ValveKind::cases() as $kind) {
+                $claims[] = ['place' => 'kind-'.$kind->value, 'column' => $of, 'text' => $text, 'standing' => 'known'];
+            }
+        }
+
+        return $claims;
     }
 
     /** @return list<More> the oil as bought, and what it runs through slowly */

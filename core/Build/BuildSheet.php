@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Build;
 
+use MuteTapper\Core\Calculation\Basis;
+use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\CaseFile\Step;
+use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
+use MuteTapper\Core\Quantity\Quantity;
+use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\Sheet;
+use MuteTapper\Core\Sheet\Slider;
+use MuteTapper\Core\Sheet\Way;
 
 /** Figures of the build that are stated rather than measured here: the oil's, the pistons', the gasket's. */
 final class BuildSheet
@@ -41,7 +48,13 @@ final class BuildSheet
                 Column::of('slow_speed', Part::Running, 300, 8000, Unit::RevolutionPerMinute, 'slow speed that it runs at for long')
                     ->neverRead()->usually(1500, Unit::RevolutionPerMinute),
                 Column::of('highest_speed', Part::Running, 500, 30000, Unit::RevolutionPerMinute, 'highest speed it saw, logged or told')
-                    ->neverRead()->usually(7400, Unit::RevolutionPerMinute),
+                    ->neverRead()->usually(7400, Unit::RevolutionPerMinute)
+                    ->triedOn(Slider::around(2000, 1000, 50, Unit::RevolutionPerMinute))->orElse(Way::fact(
+                        static fn (Engine $engine): ?Given => $engine->reachedSpeed === null ? null : new Given(
+                            Uncertain::exact(Quantity::of($engine->reachedSpeed, Unit::RevolutionPerMinute)),
+                            'highest speed of the engine description', Basis::Claimed,
+                        ),
+                    )),
                 Column::of('oil_phosphorus', Part::Oil, 0, 5000, Unit::PartPerMillion, 'phosphorus in the oil')->neverRead(),
                 Column::of('oil_zinc', Part::Oil, 0, 5000, Unit::PartPerMillion, 'zinc in the oil')->neverRead()
                     ->recordOnly('Beside the phosphorus it tells which additive it is; phosphorus is what is judged.'),

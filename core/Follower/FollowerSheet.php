@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Follower;
 
+use MuteTapper\Core\Calculation\Basis;
 use MuteTapper\Core\Calculation\LinearForm;
 use MuteTapper\Core\Calculation\Source;
 use MuteTapper\Core\CaseFile\Step;
@@ -20,12 +21,18 @@ use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\From;
 use MuteTapper\Core\Sheet\Judged;
 use MuteTapper\Core\Sheet\Sheet;
+use MuteTapper\Core\Sheet\Slider;
 use MuteTapper\Core\Sheet\Value;
 use MuteTapper\Core\Sheet\Way;
 
 /** Lifters, buckets or pivots: face, fit in the bore, and what a hydraulic element does. */
 final class FollowerSheet
 {
+    /** What such parts usually weigh in grams, and the half-width of that, by kind of drive: guesses from memory. [own] */
+    private const USUAL_MASS = [
+        DriveKind::Pushrod->value => [110.0, 35.0], DriveKind::Bucket->value => [55.0, 20.0],
+    ];
+
     public static function declare(): Sheet
     {
         $slides = static fn (Engine $engine): bool => $engine->drive !== DriveKind::Finger;
@@ -45,7 +52,13 @@ final class FollowerSheet
                 Column::length('face_crown', Part::Follower, -0.02, 0.02, 'crown of the face, a dish is negative')->headed('crown')
                     ->on($rubs)->by('dial_indicator')->shownIn(Fineness::Fine)->usually(0.0015),
                 Column::of('follower_mass', Part::Follower, 5, 300, Unit::Gram, 'mass of the follower')->headed('mass')
-                    ->by('scale')->comparedWithSet()->usually(102, Unit::Gram),
+                    ->by('scale')->comparedWithSet()->usually(102, Unit::Gram)
+                    ->triedOn(Slider::around(40, 40, 0.5, Unit::Gram))
+                    ->orElse(...Way::typical(self::USUAL_MASS, Unit::Gram), ...[
+                        Way::usual(0, Unit::Gram, 'the finger stands for itself', basis: Basis::Claimed)->on(
+                            static fn (Engine $engine): bool => $engine->drive === DriveKind::Finger,
+                        ),
+                    ]),
                 Column::length('plunger_travel', Part::Follower, 0.0, 0.4)->on($hydraulic)->comparedWithSet()->usually(0.15),
                 Column::of('leak_down_time', Part::Follower, 0, 600, Unit::Second)->headed('leak-down')->on($hydraulic)
                     ->by('stopwatch')->usually(35, Unit::Second),

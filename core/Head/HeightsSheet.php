@@ -42,7 +42,7 @@ final class HeightsSheet
             what: 'heights',
             columns: [
                 Column::length('installed_height', Part::SpringSeat, 0.7, 3.0)
-                    ->by('height_micrometer')->claimable()->neededInClaim()->usually(1.9)
+                    ->by('height_micrometer')->claimable()->neededInClaim()->usually(1.9)->triedOn(Slider::around(0.15, 0.15))
                     ->movingWith(['shims_under_spring' => -1, 'longer_valve' => 1, 'lock_offset' => 1, 'retainer_offset' => 1])
                     ->orElse(Way::same(From::value('height_from_parts'))),
                 Column::length('shims', Part::SpringSeat, 0.0, 0.35, 'shims and locator')
@@ -53,9 +53,11 @@ final class HeightsSheet
                             ['shim_stack' => From::value('shim_stack'), 'locator_thickness' => From::value('locator_thickness')],
                         ),
                     ),
-                Column::length('lobe_lift', Part::Lobe, 0.0, 0.8)->by('dial_indicator')->claimable()->comparedWithSet()->usually(0.39),
+                Column::length('lobe_lift', Part::Lobe, 0.0, 0.8)->by('dial_indicator')->claimable()->comparedWithSet()->usually(0.39)
+                    ->triedOn(Slider::around(0.08, 0.08)),
                 self::ratio(),
                 Column::length('lash', Part::Valve, 0.0, 0.3)->at(Axis::Date)->by('feeler')->claimable()->usually(0.016)
+                    ->triedOn(Slider::around(0.02, 0.03))
                     ->on(static fn (Engine $engine): bool => $engine->lash === LashKind::Solid),
                 self::netLift(),
                 Column::length('pocket_diameter', Part::SpringSeat, 0.6, 3.0)->headed('pocket dia.')->claimable()->usually(1.569),

@@ -90,6 +90,28 @@ final readonly class LobeCurve
         return ($this->bend[$node + 1] ?? 0.0) - ($this->bend[$node] ?? 0.0);
     }
 
+    /**
+     * How much of each harmonic of the cam’s turn is in the lift, as a share of its greatest.
+     *
+     * @return array<int, float> by number of the harmonic, from the first
+     */
+    public function harmonics(int $most): array
+    {
+        $shares = [];
+        $peak = $this->peak();
+        for ($n = 1; $n <= $most; ++$n) {
+            $cos = $sin = 0.0;
+            foreach ($this->lift as $i => $lift) {
+                $angle = deg2rad($n * ($this->first + $i));
+                $cos += $lift * cos($angle);
+                $sin += $lift * sin($angle);
+            }
+            $shares[$n] = sqrt($cos ** 2 + $sin ** 2) / 180 / $peak;
+        }
+
+        return $shares;
+    }
+
     /** The same curve as it stands over a rocker and its lash: what the valve is asked to do; nothing where the lash is open. */
     public function atValve(float $angle, float $ratio, float $lash): float
     {

@@ -19,18 +19,30 @@ use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\From;
 use MuteTapper\Core\Sheet\Judged;
 use MuteTapper\Core\Sheet\Sheet;
+use MuteTapper\Core\Sheet\Slider;
 use MuteTapper\Core\Sheet\Value;
 use MuteTapper\Core\Sheet\Way;
 
 /** What moves with a valve, and the speed up to which its springs could hold all of it to the nose if nothing gave way. */
 final class MassSheet
 {
+    /** What such parts usually weigh in grams, and the half-width of that, by kind of drive: guesses from memory. [own] */
+    private const LOCKS = [
+        DriveKind::Pushrod->value => [4.5, 1.5], DriveKind::Bucket->value => [2.5, 1.0], DriveKind::Finger->value => [2.2, 1.0],
+    ];
+    private const SPRINGS = [
+        DriveKind::Pushrod->value => [110.0, 35.0], DriveKind::Bucket->value => [55.0, 20.0], DriveKind::Finger->value => [48.0, 18.0],
+    ];
+    private const PUSHROD = [DriveKind::Pushrod->value => [70.0, 25.0]];
+    private const ROCKER = [DriveKind::Pushrod->value => [25.0, 12.0], DriveKind::Finger->value => [14.0, 7.0]];
+
     public static function declare(): Sheet
     {
         $gram = static fn (
             string $code, Part $part, float $least, float $most, string $label, string $short, float $usual,
         ): Column => Column::of($code, $part, $least, $most, Unit::Gram, $label)
-            ->headed($short)->by('scale')->usually($usual, Unit::Gram);
+            ->headed($short)->by('scale')->usually($usual, Unit::Gram)
+            ->triedOn(Slider::around(0.6 * $usual, 0.6 * $usual, 0.5, Unit::Gram));
         $pushrods = static fn (Engine $engine): bool => $engine->drive === DriveKind::Pushrod;
         $rocks = static fn (Engine $engine): bool => $engine->drive !== DriveKind::Bucket;
 
@@ -40,12 +52,17 @@ final class MassSheet
             step: Step::Bench,
             what: 'masses',
             columns: [
-                $gram('lock_mass', Part::Locks, 0.5, 25, 'mass of both lock halves', 'locks', 4.2),
-                $gram('spring_mass', Part::Spring, 8, 350, 'mass of all springs of the valve', 'springs', 118),
-                self::orNone($gram('pushrod_mass', Part::Pushrod, 10, 250, 'mass of the pushrod', 'pushrod', 82), $pushrods, 'no pushrod'),
+                $gram('lock_mass', Part::Locks, 0.5, 25, 'mass of both lock halves', 'locks', 4.2)
+                    ->orElse(...Way::typical(self::LOCKS, Unit::Gram)),
+                $gram('spring_mass', Part::Spring, 8, 350, 'mass of all springs of the valve', 'springs', 118)->statable()
+                    ->orElse(...Way::typical(self::SPRINGS, Unit::Gram)),
+                self::orNone(
+                    $gram('pushrod_mass', Part::Pushrod, 10, 250, 'mass of the pushrod', 'pushrod', 82), $pushrods, 'no pushrod',
+                    self::PUSHROD,
+                ),
                 self::orNone(
                     $gram('rocker_mass', Part::Rocker, 2, 150, 'rocker or finger, as if at the valve: inertia ÷ arm²', 'rocker', 28),
-                    $rocks, 'no rocker',
+                    $rocks, 'no rocker', self::ROCKER,
                 ),
                 SpeedValues::stiffness(),
             ],
@@ -59,12 +76,15 @@ final class MassSheet
         );
     }
 
-    /** @param \Closure(Engine): bool $has engines that have the part; with the others it weighs nothing */
-    private static function orNone(Column $column, \Closure $has, string $why): Column
+    /**
+     * @param \Closure(Engine): bool $has engines that have the part; with the others it weighs nothing
+     * @param array<string, array{float, float}> $typical
+     */
+    private static function orNone(Column $column, \Closure $has, string $why, array $typical): Column
     {
-        return $column->on($has)->orElse(Way::usual(0, Unit::Gram, $why, basis: Basis::Claimed)->on(
-            static fn (Engine $engine): bool => !$has($engine),
-        ));
+        $none = Way::usual(0, Unit::Gram, $why, basis: Basis::Claimed)->on(static fn (Engine $engine): bool => !$has($engine));
+
+        return $column->on($has)->orElse(...Way::typical($typical, Unit::Gram), ...[$none]);
     }
 
     /** @return list<Value> */

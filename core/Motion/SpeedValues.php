@@ -14,45 +14,40 @@ use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\From;
+use MuteTapper\Core\Sheet\Slider;
 use MuteTapper\Core\Sheet\Value;
 use MuteTapper\Core\Sheet\Way;
 
 /** What the moving train says of its speeds: when it lets go of the lobe, when it floats, how far past full lift at the highest speed. */
 final class SpeedValues
 {
-    /** Stiffness of a train seen from its valve, in N/mm, and the half-width that engines of a kind make of it: a quarter. [own] */
+    /** Stiffness of a train seen from its valve, in N/mm, and a quarter of it either way. [own] */
     private const STIFFNESS = [
-        DriveKind::Pushrod->value => 2000.0, DriveKind::Bucket->value => 7000.0, DriveKind::Finger->value => 5000.0,
+        DriveKind::Pushrod->value => [2000.0, 500.0], DriveKind::Bucket->value => [7000.0, 1750.0],
+        DriveKind::Finger->value => [5000.0, 1250.0],
     ];
-    private const STIFFNESS_WITHIN = 0.25;
+
+    /** What a train is made of: by input of its calculations, the name of the value. */
+    public const TRAIN = [
+        'lobe_lift' => 'lobe_lift', 'high_lift' => 'card_high_lift', 'high_duration' => 'card_high_duration', 'low_lift' => 'card_low_lift',
+        'low_duration' => 'card_low_duration', 'ramp_height' => 'ramp_height', 'ramp_rate' => 'ramp_rate', 'mass' => 'effective_mass',
+        'spring_mass' => 'spring_mass', 'ratio' => 'ratio', 'lash' => 'lash_of_train', 'stiffness' => 'train_stiffness',
+        'seat_load' => 'valve_seat_load', 'half_load' => 'valve_half_load', 'open_load' => 'valve_open_load', 'net_lift' => 'net_lift',
+        'gas_force' => 'gas_at_lift',
+    ];
 
     public static function stiffness(): Column
     {
-        $usual = static fn (DriveKind $drive): Way => Way::usual(
-            self::STIFFNESS[$drive->value], Unit::NewtonPerMillimetre, 'as such trains usually have it',
-            self::STIFFNESS_WITHIN * self::STIFFNESS[$drive->value],
-        )->on(static fn (Engine $engine): bool => $engine->drive === $drive);
-
         return Column::of('train_stiffness', Part::Follower, 200, 40000, Unit::NewtonPerMillimetre, 'stiffness of the train at the valve')
             ->headed('stiffness')->neverRead()->statable()->usually(2000, Unit::NewtonPerMillimetre)
-            ->orElse(...array_map($usual, DriveKind::cases()));
+            ->triedOn(Slider::around(1500, 3000, 50, Unit::NewtonPerMillimetre))
+            ->orElse(...Way::typical(self::STIFFNESS, Unit::NewtonPerMillimetre));
     }
 
     /** @return list<Value> */
     public static function declare(): array
     {
-        $train = [
-            'mass' => From::value('effective_mass'), 'spring_mass' => From::value('spring_mass'), 'ratio' => From::value('ratio'),
-            'lash' => From::value('lash_of_train'), 'stiffness' => From::value('train_stiffness'),
-            'seat_load' => From::value('valve_seat_load'), 'half_load' => From::value('valve_half_load'),
-            'open_load' => From::value('valve_open_load'), 'net_lift' => From::value('net_lift'), 'gas_force' => From::value('gas_at_lift'),
-        ];
-        $card = [
-            'lobe_lift' => From::value('lobe_lift'), 'high_lift' => From::value('card_high_lift'),
-            'high_duration' => From::value('card_high_duration'), 'low_lift' => From::value('card_low_lift'),
-            'low_duration' => From::value('card_low_duration'), 'ramp_height' => From::value('ramp_height'),
-            'ramp_rate' => From::value('ramp_rate'),
-        ] + $train;
+        $card = array_map(static fn (string $name): From => From::value($name), self::TRAIN);
         $margin = LinearForm::of(
             'float-margin', 'Speed of float beyond the highest speed', Dimension::RotationSpeed, 'speed of float − highest speed',
             Source::own(),

@@ -22,6 +22,11 @@ final class LogAnalyser
     /** Below this the engine idles or is being started, and the pressure it should have is another. [own] */
     private const OIL_FROM_SPEED = 1500.0;
 
+    /** How wide a bin of speeds is, turns a minute. */
+    public const SPEED_BIN = 100;
+    /** Rows farther apart than this are two runs, and nothing is known of what lies between, seconds. [own] */
+    private const GAP = 2.0;
+
     private int $rows = 0;
     private ?float $first = null;
     private float $last = 0.0;
@@ -39,6 +44,8 @@ final class LogAnalyser
     private array $peaks = [];
     /** @var array<string, array{count: int, seconds: float}> */
     private array $totals = [];
+    /** @var array<int, float> by the speed at which a bin begins */
+    private array $seconds = [];
 
     public function __construct(private readonly Thresholds $thresholds)
     {
@@ -63,8 +70,12 @@ final class LogAnalyser
                 ),
             );
         }
-        $this->first ??= $time;
         $speed = $row[Channel::Speed->value] ?? 0.0;
+        if ($this->first !== null && isset($row[Channel::Speed->value]) && $time - $this->last < self::GAP) {
+            $bin = (int) floor($speed / self::SPEED_BIN) * self::SPEED_BIN;
+            $this->seconds[$bin] = ($this->seconds[$bin] ?? 0.0) + $time - $this->last;
+        }
+        $this->first ??= $time;
         $this->episodes($row, $time, $speed);
         $this->peaks($row, $time, $speed);
         $this->bucket($row, $time);
@@ -82,7 +93,11 @@ final class LogAnalyser
             $buckets[] = $this->open;
         }
 
-        return new LogResult($this->rows, $this->first ?? 0.0, $this->last, $this->episodes, $this->totals, $this->peaks, $buckets);
+        ksort($this->seconds);
+
+        return new LogResult(
+            $this->rows, $this->first ?? 0.0, $this->last, $this->episodes, $this->totals, $this->peaks, $buckets, $this->seconds,
+        );
     }
 
     /** @param array<string, float> $row */

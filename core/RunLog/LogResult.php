@@ -14,6 +14,7 @@ final readonly class LogResult
      * @param array<string, array{count: int, seconds: float}> $totals by kind of episode, over the whole log
      * @param array<string, array{value: float, time: float, speed: float}> $peaks by channel
      * @param list<array{float, array<string, array{float, float}>}> $buckets start and range of each channel
+     * @param array<int, float> $seconds at the speeds of each bin, by where it begins
      */
     public function __construct(
         public int $rows,
@@ -23,6 +24,7 @@ final readonly class LogResult
         public array $totals,
         public array $peaks,
         public array $buckets,
+        public array $seconds,
     ) {
     }
 

@@ -6,6 +6,7 @@ namespace MuteTapper\Core\Sheet;
 
 use MuteTapper\Core\Calculation\Calculation;
 use MuteTapper\Core\Calculation\Departure;
+use MuteTapper\Core\Calculation\LongCalculation;
 use MuteTapper\Core\Calculation\OfSet;
 use MuteTapper\Core\Engine\Engine;
 
@@ -140,6 +141,14 @@ final readonly class Sheets
     public function fittedTo(Engine $engine): array
     {
         return array_values(array_filter($this->sheets, static fn (Sheet $sheet): bool => $sheet->isFittedTo($engine)));
+    }
+
+    /** @return list<Value> those that follow, one way or another, from a calculation that takes long */
+    public function solvedLong(): array
+    {
+        return array_values(array_filter($this->values, static fn (Value $value): bool => array_filter(
+            $value->ways, static fn (Way $way): bool => $way->calculation instanceof LongCalculation,
+        ) !== []));
     }
 
     /** @return array<string, Calculation> every calculation that a way makes use of, by name */

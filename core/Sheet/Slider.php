@@ -29,7 +29,13 @@ final readonly class Slider
     /** Its lower end, in the base unit, for what was found; never above that. */
     public function from(float $found): float
     {
-        return $this->isAround ? $this->onStep($found + $this->least->base) : min($this->least->base, $found);
+        if (!$this->isAround) {
+            return min($this->least->base, $found);
+        }
+        // What is more than nothing is not tried as less than nothing.
+        $least = $found >= 0.0 ? min($found, $this->step->base) : -INF;
+
+        return max($least, $this->onStep($found + $this->least->base));
     }
 
     /** Its upper end, in the base unit, for what was found; never below that. */

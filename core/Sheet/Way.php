@@ -76,6 +76,25 @@ final readonly class Way
     }
 
     /**
+     * What such engines usually have, good to a half-width either way: a guess, and said to be one.
+     *
+     * @param array<string, array{float, float}> $figures and their half-widths, by kind of drive
+     *
+     * @return list<self>
+     */
+    public static function typical(array $figures, Unit $unit): array
+    {
+        $ways = [];
+        foreach ($figures as $drive => [$figure, $halfWidth]) {
+            $ways[] = self::usual($figure, $unit, 'a guess: what such engines usually have', $halfWidth)->on(
+                static fn (Engine $engine): bool => $engine->drive->value === $drive,
+            );
+        }
+
+        return $ways;
+    }
+
+    /**
      * Only on engines such as these.
      *
      * @param \Closure(Engine): bool $on

@@ -8,6 +8,7 @@ use MuteTapper\Core\Calculation\LinearForm;
 use MuteTapper\Core\Calculation\Source;
 use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\Engine\Coil;
+use MuteTapper\Core\Engine\DriveKind;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Entry\Answer;
 use MuteTapper\Core\Entry\EntryKind;
@@ -18,12 +19,18 @@ use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\From;
 use MuteTapper\Core\Sheet\Judged;
 use MuteTapper\Core\Sheet\Sheet;
+use MuteTapper\Core\Sheet\Slider;
 use MuteTapper\Core\Sheet\Value;
 use MuteTapper\Core\Sheet\Way;
 
 /** Retainers and locks: whether they are of one kind, and whether each lock fits its retainer. */
 final class RetainerSheet
 {
+    /** What such parts usually weigh in grams, and the half-width of that, by kind of drive: guesses from memory. [own] */
+    private const USUAL_MASS = [
+        DriveKind::Pushrod->value => [19.0, 6.0], DriveKind::Bucket->value => [11.0, 4.0], DriveKind::Finger->value => [9.0, 4.0],
+    ];
+
     private const KIND = 'lock_kind';
     private const CLAMPING = 'clamping';
     private const BUTTING = 'butting';
@@ -47,7 +54,9 @@ final class RetainerSheet
                     ->headed('register')->usually(1.11),
                 $angle('retainer_angle', Part::Retainer),
                 Column::of('retainer_mass', Part::Retainer, 2, 80, Unit::Gram, 'mass of the retainer')
-                    ->headed('mass')->by('scale')->comparedWithSet()->usually(19, Unit::Gram),
+                    ->headed('mass')->by('scale')->comparedWithSet()->usually(19, Unit::Gram)
+                    ->triedOn(Slider::around(12, 12, 0.5, Unit::Gram))
+                    ->orElse(...Way::typical(self::USUAL_MASS, Unit::Gram)),
                 $angle('lock_angle', Part::Locks),
                 Column::length('taper_depth', Part::Retainer, 0.1, 0.8, 'depth of the taper')->usually(0.31),
                 Column::length('lock_height', Part::Locks, 0.1, 0.7)->comparedWithSet()->usually(0.3),

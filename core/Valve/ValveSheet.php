@@ -7,6 +7,7 @@ namespace MuteTapper\Core\Valve;
 use MuteTapper\Core\Calculation\OfSet;
 use MuteTapper\Core\Calculation\Source;
 use MuteTapper\Core\CaseFile\Step;
+use MuteTapper\Core\Engine\DriveKind;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Quantity\Dimension;
@@ -17,12 +18,18 @@ use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\From;
 use MuteTapper\Core\Sheet\Judged;
 use MuteTapper\Core\Sheet\Sheet;
+use MuteTapper\Core\Sheet\Slider;
 use MuteTapper\Core\Sheet\Value;
 use MuteTapper\Core\Sheet\Way;
 
 /** The valves themselves: length, head, margin, groove, run-out, mass. Their stems stand with the guides. */
 final class ValveSheet
 {
+    /** What such parts usually weigh in grams, and the half-width of that, by kind of drive: guesses from memory. [own] */
+    private const USUAL_MASS = [
+        DriveKind::Pushrod->value => [105.0, 25.0], DriveKind::Bucket->value => [45.0, 13.0], DriveKind::Finger->value => [38.0, 12.0],
+    ];
+
     public static function declare(): Sheet
     {
         return new Sheet(
@@ -45,7 +52,9 @@ final class ValveSheet
                 Column::length('groove_width', Part::Valve, 0.02, 0.3)->comparedWithSet()->usually(0.085),
                 Column::length('tip_above_retainer', Part::Valve, -0.1, 0.6)->headed('tip over retainer')->usually(0.12),
                 Column::of('valve_mass', Part::Valve, 8, 300, Unit::Gram, 'mass of the valve')
-                    ->headed('mass')->by('scale')->comparedWithSet()->usually(98, Unit::Gram),
+                    ->headed('mass')->by('scale')->comparedWithSet()->usually(98, Unit::Gram)
+                    ->triedOn(Slider::around(40, 40, 0.5, Unit::Gram))
+                    ->orElse(...Way::typical(self::USUAL_MASS, Unit::Gram)),
             ],
             values: [
                 Value::named('head_ovality', 'ovality of the head', Dimension::Length, Site::Station)

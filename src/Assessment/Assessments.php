@@ -28,13 +28,16 @@ final class Assessments
         private readonly KnowledgeFiles $knowledge,
         private readonly CacheInterface $cache,
         private readonly Connection $connection,
+        private readonly KeptSolutions $solutions,
         private readonly string $coreHash,
     ) {
     }
 
     public function of(CaseRecord $case): Assessment
     {
-        return $this->assessments[$this->content($case)] ??= Assessment::of($this->cases->file($case), $this->knowledge->current());
+        return $this->assessments[$this->content($case)] ??= Assessment::of(
+            $this->cases->file($case), $this->knowledge->current(), $this->solutions,
+        );
     }
 
     /**
@@ -74,15 +77,23 @@ final class Assessments
         return $this->coreHash;
     }
 
-    /** Names all that is derived of a case as it stands: the heads of its entries, its descriptions, the knowledge and the core. */
+    /**
+     * Names all that is derived of a case as it stands: the heads of its entries, its descriptions, the knowledge, the core, and how much
+     * of what takes long is solved.
+     */
     public function content(CaseRecord $case): string
     {
         $heads = $this->connection->fetchFirstColumn('SELECT entry_id FROM slot_head WHERE case_id = ? ORDER BY first_seq', [$case->id]);
 
+        $solved = $this->connection->fetchOne(
+            "SELECT moved_at FROM solving WHERE case_id = ? AND state NOT IN ('waiting', 'solving')", [$case->id],
+        );
+
         return hash(
             'sha256',
             json_encode(
-                [$heads, $case->engine, $case->description, $this->knowledge->current()->hash, $this->coreHash], \JSON_THROW_ON_ERROR,
+                [$heads, $case->engine, $case->description, $this->knowledge->current()->hash, $this->coreHash, $solved],
+                \JSON_THROW_ON_ERROR,
             ),
         );
     }

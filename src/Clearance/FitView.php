@@ -6,6 +6,7 @@ namespace MuteTapper\App\Clearance;
 
 use MuteTapper\App\Sheet\MarginColumnView;
 use MuteTapper\App\Sheet\MarginView;
+use MuteTapper\App\Tried\SpringChoiceView;
 use OpenApi\Attributes as OA;
 
 /** What fits into what: as the parts stand, or with one spring tried at every valve. */

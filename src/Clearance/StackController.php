@@ -6,10 +6,11 @@ namespace MuteTapper\App\Clearance;
 
 use MuteTapper\App\Assessment\Assessments;
 use MuteTapper\App\Record\CaseRecord;
-use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\App\Sheet\SheetPresenter;
-use MuteTapper\Core\Assessment\Assessment;
+use MuteTapper\App\Tried\ShelvedSprings;
+use MuteTapper\App\Tried\Sliders;
+use MuteTapper\App\Tried\TriedBench;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Station;
@@ -20,8 +21,6 @@ use MuteTapper\Core\Quantity\NotUnderstood;
 use MuteTapper\Core\Quantity\PlausibleRange;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Unit;
-use MuteTapper\Core\Sheet\Bench;
-use MuteTapper\Core\Sheet\Change;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -31,7 +30,7 @@ use Symfony\Component\Routing\Attribute\Route;
 #[Route('/api/cases/{id}')]
 final readonly class StackController
 {
-    public function __construct(private Assessments $assessments, private ShelvedSprings $springs)
+    public function __construct(private Assessments $assessments, private ShelvedSprings $springs, private TriedBench $tried)
     {
     }
 
@@ -50,8 +49,7 @@ final readonly class StackController
         if ($assessment->case->engine->station($place) === null) {
             throw Problem::notFound(sprintf('This engine has no valve “%s”.', $place));
         }
-        $written = $request->query->getString('change');
-        $tried = $written === '' ? null : $this->tried($assessment, JsonBody::decode($written, 'What is tried'));
+        $tried = $this->tried->written($assessment, $request->query->getString('change'));
 
         return new JsonResponse((new StackPresenter($assessment->bench, $tried))->stack($place, $this->springs->choices()));
     }
@@ -71,9 +69,9 @@ final readonly class StackController
         $spring = $request->query->getString('spring');
         $places = array_map(static fn (Station $station): string => $station->code(), $assessment->case->engine->stations);
         $bench = $spring === '' ? $assessment->bench
-            : $this->tried($assessment, Node::root([['places' => $places, 'part' => Part::Spring->value, 'from' => $spring]]));
+            : $this->tried->of($assessment, Node::root([['places' => $places, 'part' => Part::Spring->value, 'from' => $spring]]));
         $margins = (new SheetPresenter($bench, $assessment->knowledge->limits))->margins(null, Fit::QUANTITIES);
-        $springs = (new StackPresenter($assessment->bench, null))->springs($this->springs->choices());
+        $springs = (new Sliders($assessment->bench))->springs($this->springs->choices());
 
         return new JsonResponse(new FitView($margins->columns, $margins->margins, $springs));
     }
@@ -106,13 +104,5 @@ final readonly class StackController
     private static function moreLift(): PlausibleRange
     {
         return new PlausibleRange(Quantity::of(-0.3, Unit::Inch), Quantity::of(0.4, Unit::Inch));
-    }
-
-    private function tried(Assessment $assessment, Node $change): Bench
-    {
-        $sheets = $assessment->bench->sheets;
-        $beside = Bench::of($this->springs->beside($assessment->case, $sheets), $sheets, $assessment->knowledge);
-
-        return $beside->with(Change::fromNode($change, $assessment->case->engine, $sheets));
     }
 }

@@ -6,9 +6,11 @@ namespace MuteTapper\App\Clearance;
 
 use MuteTapper\App\Shared\QuantityView;
 use MuteTapper\App\Sheet\MarginView;
+use MuteTapper\App\Tried\Sliders;
+use MuteTapper\App\Tried\SliderView;
+use MuteTapper\App\Tried\SpringChoiceView;
 use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Engine\Coil;
-use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Guide\CutTarget;
 use MuteTapper\Core\Head\HighestLift;
 use MuteTapper\Core\Head\Stack;
@@ -17,8 +19,6 @@ use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\UnitSystem;
 use MuteTapper\Core\Sheet\Bench;
-use MuteTapper\Core\Sheet\Slider;
-use MuteTapper\Core\Sheet\Value;
 use MuteTapper\Core\Verdict\Margin;
 
 /** Puts a stack, as found and as tried, into the shape in which it is drawn. */
@@ -38,13 +38,14 @@ final readonly class StackPresenter
     public function stack(string $place, array $shelved): StackView
     {
         $found = new Stack($place, $this->bench);
+        $sliders = new Sliders($this->bench);
         $tried = $this->tried === null ? null : new Stack($place, $this->tried);
 
         return new StackView(
             $place, $this->label($place), $this->sizes($found, $this->bench),
             $tried === null || $this->tried === null ? null : $this->sizes($tried, $this->tried),
             $this->gaps($found, $tried), $this->loads($found, $tried), $this->ladder($place, $found),
-            array_map(fn (array $one): SliderView => $this->slider(...$one), $found->tried()), $this->springs($shelved),
+            array_map(static fn (array $one): SliderView => $sliders->of(...$one), $found->tried()), $sliders->springs($shelved),
         );
     }
 
@@ -157,40 +158,6 @@ final readonly class StackPresenter
         }
 
         return implode(' ', $said);
-    }
-
-    private function slider(Value $value, Given $found): SliderView
-    {
-        $slider = $value->column->slider ?? throw new \LogicException(sprintf('Nothing says how “%s” is tried.', $value->name));
-        $unit = $this->units->unitOf($value->dimension);
-        $in = static fn (float $base): float => round($base / $unit->baseFactor(), 6);
-
-        return new SliderView(
-            $value->name, $value->column->short, $unit->value,
-            $in($slider->from($found->value->base)), $in($slider->to($found->value->base)),
-            $this->step($slider, $value->dimension), $this->units->decimalsOf($value->dimension), $in($found->value->base), $found->origin,
-        );
-    }
-
-    /** A metric case tries in hundredths of a millimetre what the other tries in thou. */
-    private function step(Slider $slider, Dimension $dimension): float
-    {
-        $step = $slider->step->in($this->units->unitOf($dimension));
-
-        return 10 ** floor(log10($step) + 1e-9);
-    }
-
-    /**
-     * @param list<SpringChoiceView> $shelved
-     *
-     * @return list<SpringChoiceView> springs that can be tried: those off the engine, then those of the library
-     */
-    public function springs(array $shelved): array
-    {
-        return [...array_map(
-            static fn (string $place): SpringChoiceView => new SpringChoiceView($place, (string) Place::asLoose($place), false),
-            $this->bench->loosePlaces(),
-        ), ...$shelved];
     }
 
     /** Apart from the rounding of a computer. */

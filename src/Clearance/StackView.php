@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Clearance;
 
+use MuteTapper\App\Tried\SliderView;
+use MuteTapper\App\Tried\SpringChoiceView;
 use OpenApi\Attributes as OA;
 
 /** The stack of one valve: drawn by its sizes, with what remains at full lift, the lift it takes, and what may be tried. */

@@ -11,6 +11,7 @@ use MuteTapper\App\Shared\WholeFile;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\RunLog\LogFormat;
 use MuteTapper\Core\RunLog\LogResult;
+use MuteTapper\Core\RunLog\LogUse;
 use MuteTapper\Core\RunLog\Thresholds;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\MessageBusInterface;
@@ -18,6 +19,8 @@ use Symfony\Component\Messenger\MessageBusInterface;
 /** Keeps log files as they came, and what was read from them. Files go through in a stream, never as a whole. */
 final readonly class LogStore
 {
+    /** Raised when more is read from a log, so that it is read again. */
+    private const READ_AS = 2;
     public const MOST_BYTES = 512 * 1024 * 1024;
     private const HEAD_BYTES = 65536;
 
@@ -100,10 +103,7 @@ final readonly class LogStore
     /** The analysis in this format with these thresholds: a known one, or one that is begun. */
     public function analyse(LogFile $file, LogFormat $format, Thresholds $thresholds): LogAnalysis
     {
-        $id = hash(
-            'sha256',
-            json_encode([$file->sha256, $format->toArray(), $thresholds->toArray()], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
-        );
+        $id = self::id($file->sha256, $format, $thresholds);
 
         return $this->writing->together(function () use ($id, $file, $format, $thresholds): LogAnalysis {
             $analysis = $this->entities->find(LogAnalysis::class, $id);
@@ -117,6 +117,14 @@ final readonly class LogStore
 
             return $analysis;
         });
+    }
+
+    /** The log of a case as it was read to its end; null where it is not, or not yet. */
+    public function readOf(LogUse $use): ?LogAnalysis
+    {
+        $analysis = $this->entities->find(LogAnalysis::class, self::id($use->sha256, $use->format, $use->thresholds));
+
+        return $analysis?->state === AnalysisState::Ready ? $analysis : null;
     }
 
     public function analysis(string $id): LogAnalysis
@@ -155,13 +163,13 @@ final readonly class LogStore
      * What was found, as it was written when the reading ended.
      *
      * @return array{result: array<string, mixed>, buckets: list<array{float, array<string, array{float, float}>}>,
-     *     index: list<array{float, int, int}>}
+     *     index: list<array{float, int, int}>, seconds: list<array{int, float}>}
      */
     public function result(LogAnalysis $analysis): array
     {
         /**
          * @var array{result: array<string, mixed>, buckets: list<array{float, array<string, array{float, float}>}>,
-         *     index: list<array{float, int, int}>} $content
+         *     index: list<array{float, int, int}>, seconds: list<array{int, float}>} $content
          */
         $content = json_decode((string) file_get_contents($this->resultPath($analysis->id)), true, 16, \JSON_THROW_ON_ERROR);
 
@@ -173,6 +181,7 @@ final readonly class LogStore
     {
         WholeFile::write($this->resultPath($analysis->id), json_encode([
             'result' => LogResultView::of($result), 'buckets' => $result->buckets, 'index' => $index,
+            'seconds' => array_map(null, array_keys($result->seconds), array_values($result->seconds)),
         ], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
     }
 
@@ -183,5 +192,12 @@ final readonly class LogStore
         $head = strlen($head) === self::HEAD_BYTES && $end !== false ? substr($head, 0, $end) : $head;
 
         return mb_check_encoding($head, 'UTF-8') ? $head : mb_convert_encoding($head, 'UTF-8', 'Windows-1252');
+    }
+
+    private static function id(string $sha256, LogFormat $format, Thresholds $thresholds): string
+    {
+        return hash('sha256', json_encode(
+            [self::READ_AS, $sha256, $format->toArray(), $thresholds->toArray()], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION,
+        ));
     }
 }

@@ -36,8 +36,8 @@ final class FloorPlan
             ['Calculation', 'Door', 'Engine', 'Keeping', 'Knowledge', 'Record', 'Simulated'],
             ['Library'],
             ['Assessment', 'CaseFile', 'Entry', 'Gauge', 'Paper', 'Photograph', 'RunLog', 'Timeline'],
-            ['Before', 'Cause', 'Schedule', 'Sheet'],
-            ['Clearance', 'Compare', 'Queue', 'Spring', 'Teardown'],
+            ['Before', 'Cause', 'Schedule', 'Sheet', 'Tried'],
+            ['Clearance', 'Compare', 'Motion', 'Queue', 'Spring', 'Teardown'],
             ['Report', 'Screen'],
         ],
     ];

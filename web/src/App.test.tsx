@@ -10,7 +10,7 @@ import { catalogue, twin } from './testing/case';
 const view = twin({
   steps: [
     { code: 'story', label: 'Story', done: 1, left: '', overdue: false },
-    { code: 'motion', label: 'Motion', done: null, left: '', overdue: false },
+    { code: 'remedy', label: 'Remedy', done: null, left: '', overdue: false },
     { code: 'report', label: 'Report', done: null, left: 'no call yet', overdue: false },
   ],
   next: { step: 'report', words: 'Print it', place: null },
@@ -52,8 +52,8 @@ test('an unknown address ends in words, with the way back', async () => {
 test('an unknown place of a case is told from a step that comes later', async () => {
   const router = openPage(`/case/${view.id}/nonsense`);
   expect(await screen.findByText(words.nowhere.place('nonsense'))).toBeVisible();
-  await act(() => router.navigate(`/case/${view.id}/motion`));
-  expect(await screen.findByText(words.step.notHere('Motion'))).toBeVisible();
+  await act(() => router.navigate(`/case/${view.id}/remedy`));
+  expect(await screen.findByText(words.step.notHere('Remedy'))).toBeVisible();
 });
 
 test('a case without a step opens where its next act is, under a title of its own', async () => {
@@ -66,7 +66,7 @@ test('a case without a step opens where its next act is, under a title of its ow
 
 test('the step line says which steps this version does not have, and keeps the station', async () => {
   openPage(`/case/${view.id}/report?at=A2-I1`);
-  const later = await screen.findByRole('link', { name: /Motion/ });
+  const later = await screen.findByRole('link', { name: /Remedy/ });
   expect(later).toHaveTextContent(words.step.later);
   expect(screen.getByRole('link', { name: /Story/ })).toHaveAttribute('href', `/case/${view.id}/story?at=A2-I1`);
   expect(screen.getByRole('link', { name: /Story/ })).not.toHaveTextContent(words.step.later);

@@ -18,6 +18,7 @@ const places: Record<string, Place> = {
   teardown: () => import('./teardown/Teardown'),
   bench: () => import('./bench/BenchPlace'),
   clearances: () => import('./clearances/Clearances'),
+  motion: () => import('./motion/Motion'),
   cause: () => import('./cause/CauseBoard'),
   report: () => import('./report/Report'),
 };

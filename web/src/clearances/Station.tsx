@@ -13,8 +13,8 @@ import { failureWords } from '../shared/failure';
 import { isWriting, useKeysEverywhere } from '../shared/keys';
 import { words } from '../shared/messages';
 import { useStack } from '../shared/queries';
-import { readTried, type Tried } from './change';
-import { Sliders } from './Sliders';
+import { readTried, type Tried } from '../tried/change';
+import { Sliders } from '../tried/Sliders';
 
 type Gap = Schemas['StackGapView'];
 
@@ -111,7 +111,14 @@ export function Station() {
           </p>
         )}
       </aside>
-      <Sliders stack={stack} tried={tried} onTry={(next) => hold({ place, tried: next })} onRest={rest} />
+      <Sliders
+        place={stack.place}
+        sliders={stack.sliders}
+        springs={stack.springs}
+        tried={tried}
+        onTry={(next) => hold({ place, tried: next })}
+        onRest={rest}
+      />
     </div>
   );
 }

@@ -3,7 +3,7 @@ import { afterEach, expect, test, vi } from 'vitest';
 import { words } from '../shared/messages';
 import { openCase } from '../testing/case';
 import { margin } from '../testing/sheets';
-import { onStep, readTried, withSlider, withSpring } from './change';
+import { onStep, readTried, withSlider, withSpring } from '../tried/change';
 import Clearances from './Clearances';
 
 afterEach(() => {

@@ -85,6 +85,46 @@ export const useStack = (id: string, place: string, change: string): UseQueryRes
     placeholderData: (previous) => (previous?.place === place ? previous : undefined),
   });
 
+/** What the valve of a station did at speed, as found and as tried. */
+export const useMotion = (id: string, place: string, change: string): UseQueryResult<Schemas['MotionView']> =>
+  useQuery({
+    ...ofCase(id, ['motion', place, change], () =>
+      answer(api.GET('/api/cases/{id}/motion/{place}', { params: { path: { id, place }, query: change === '' ? {} : { change } } })),
+    ),
+    placeholderData: (previous) => (previous?.place === place ? previous : undefined),
+  });
+
+/** One turn of it at one speed. */
+export const useTurn = (id: string, place: string, speed: number | null, change: string): UseQueryResult<Schemas['TurnView']> =>
+  useQuery({
+    ...ofCase(id, ['turn', place, speed, change], () =>
+      answer(
+        api.GET('/api/cases/{id}/motion/{place}/turn', {
+          params: { path: { id, place }, query: { speed: speed ?? 0, ...(change === '' ? {} : { change }) } },
+        }),
+      ),
+    ),
+    enabled: speed !== null,
+    placeholderData: (previous) => previous,
+  });
+
+/** What the logs of the case asked of the valves. */
+export const useMotionLog = (id: string, place: string): UseQueryResult<Schemas['MotionLogView']> =>
+  useQuery(
+    ofCase(id, ['motion log', place], () => answer(api.GET('/api/cases/{id}/motion/{place}/log', { params: { path: { id, place } } }))),
+  );
+
+/** How far the solving of what takes long is; looked at again while it goes on. */
+export const useSolving = (id: string): UseQueryResult<Schemas['SolvingView']> =>
+  useQuery({
+    queryKey: ['solving', id],
+    queryFn: () => answer(api.GET('/api/cases/{id}/solving', { params: { path: { id } } })),
+    refetchInterval: (query) => (isMoving(query.state.data) ? 700 : false),
+  });
+
+export const isMoving = (solving: Schemas['SolvingView'] | undefined): boolean =>
+  solving?.state === 'waiting' || solving?.state === 'solving';
+
 /** Swept springs, each against one of them. */
 export const useSweeps = (id: string, coil: string, against: string | null): UseQueryResult<Schemas['SweptSpringsView']> =>
   useQuery({

@@ -4,7 +4,7 @@ import { useBench } from '../entry/useBench';
 import { Choice } from '../shared/Choice';
 import { words } from '../shared/messages';
 import { useCatalogue } from '../shared/queries';
-import { ClaimCell } from './ClaimCell';
+import { ClaimCell } from '../sheet/ClaimCell';
 import { ClaimedParts } from './ClaimedParts';
 import { MakersLimits } from './MakersLimits';
 import { SpringFromLibrary } from './SpringFromLibrary';

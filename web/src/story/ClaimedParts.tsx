@@ -4,8 +4,8 @@ import { useBench } from '../entry/useBench';
 import type { CaseView } from '../shared/api';
 import { words } from '../shared/messages';
 import { useCatalogue } from '../shared/queries';
-import { HowWellKnown, type Standing } from './HowWellKnown';
-import { ClaimCell } from './ClaimCell';
+import { HowWellKnown, type Standing } from '../sheet/HowWellKnown';
+import { ClaimCell } from '../sheet/ClaimCell';
 
 type BuildPart = CaseView['buildParts'][number];
 

@@ -5,15 +5,17 @@ import { Choice } from '../shared/Choice';
 import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
 import { onStep, springOf, triedOf, withSlider, withSpring, type Tried } from './change';
+import './tried.css';
 
-type Stack = Schemas['StackView'];
 type Slider = Schemas['SliderView'];
 
 /** Steps that an arrow goes with Shift held down. */
 const LONG = 10;
 
 interface Props {
-  stack: Stack;
+  place: string;
+  sliders: readonly Slider[];
+  springs: readonly Schemas['SpringChoiceView'][];
   tried: readonly Tried[];
   onTry: (tried: Tried[]) => void;
   /** The hand rests: what is tried is worth keeping in the address. */
@@ -21,9 +23,9 @@ interface Props {
 }
 
 /** What may be tried at a valve, each on a slider of its own; nothing of it is recorded. */
-export function Sliders({ stack, tried, onTry, onRest }: Props) {
+export function Sliders({ place, sliders, springs, tried, onTry, onRest }: Props) {
   return (
-    <section className="what-if" aria-label={words.stack.whatIf} onPointerUp={onRest} onKeyUp={onRest} onBlur={onRest}>
+    <section className="what-if in-tried" aria-label={words.stack.whatIf} onPointerUp={onRest} onKeyUp={onRest} onBlur={onRest}>
       <header>
         <h3>{words.stack.whatIf}</h3>
         <span className="note">{words.stack.whatIfNote}</span>
@@ -36,25 +38,25 @@ export function Sliders({ stack, tried, onTry, onRest }: Props) {
         </Button>
       </header>
       <div className="sliders">
-        {stack.sliders.map((slider) => (
+        {sliders.map((slider) => (
           <OneSlider
             key={slider.name}
             slider={slider}
             tried={triedOf(tried, slider.name)}
-            onTry={(to) => onTry(withSlider(tried, stack.place, slider, to))}
+            onTry={(to) => onTry(withSlider(tried, place, slider, to))}
           />
         ))}
-        {stack.springs.length > 0 && (
+        {springs.length > 0 && (
           <div className="slider">
             <span>{words.stack.spring}</span>
             <Choice
               value={springOf(tried) ?? ''}
               label={words.stack.spring}
               width="100%"
-              onChange={(from) => onTry(withSpring(tried, stack.place, from === '' ? null : from))}
+              onChange={(from) => onTry(withSpring(tried, place, from === '' ? null : from))}
               options={[
                 { value: '', label: words.stack.springAsFound },
-                ...stack.springs.map((one) => ({
+                ...springs.map((one) => ({
                   value: one.from,
                   label: one.isShelved ? words.stack.onShelf(one.name) : words.stack.offEngine(one.name),
                 })),

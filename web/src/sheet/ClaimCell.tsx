@@ -3,6 +3,7 @@ import { reasonOf, refusedIn } from '../entry/refusal';
 import { useBench } from '../entry/useBench';
 import type { ColumnView } from '../shared/api';
 import { words } from '../shared/messages';
+import './claim.css';
 import { HowWellKnown, type Standing } from './HowWellKnown';
 
 interface Props {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace MuteTapper\App\Clearance;
+namespace MuteTapper\App\Tried;
 
 use MuteTapper\App\Library\Library;
 use MuteTapper\App\Library\Shelf;

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Motion;
+
+use MuteTapper\App\Assessment\Assessments;
+use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Shared\Csv;
+use MuteTapper\App\Shared\Problem;
+use MuteTapper\App\Tried\ShelvedSprings;
+use MuteTapper\App\Tried\TriedBench;
+use MuteTapper\Core\Assessment\Assessment;
+use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** What the parts of a valve did at speed, computed; with what is tried in them. Nothing here is recorded. */
+#[Route('/api/cases/{id}/motion/{place}')]
+final readonly class MotionController
+{
+    /** Turns of the crank a minute between which a turn is drawn. */
+    private const SPEEDS = [300.0, 25000.0];
+
+    public function __construct(private Assessments $assessments, private ShelvedSprings $springs, private TriedBench $tried)
+    {
+    }
+
+    #[Route('', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/motion/{place}', operationId: 'getMotion', parameters: [
+        new OA\QueryParameter(
+            name: 'change', schema: new OA\Schema(type: 'string'),
+            description: 'what is tried, as JSON: a list of {places, name, index, to | by: {number, unit}} and {places, part, from}',
+        ),
+    ], responses: [
+        new OA\Response(response: 200, description: 'as found, and as tried', content: new OA\JsonContent(ref: MotionView::class)),
+    ])]
+    public function motion(CaseRecord $case, string $place, Request $request): JsonResponse
+    {
+        $assessment = $this->assessment($case, $place);
+        $tried = $this->tried->written($assessment, $request->query->getString('change'));
+
+        return new JsonResponse((new MotionPresenter($assessment->bench, $tried))->motion($place, $this->springs->choices()));
+    }
+
+    #[Route('/turn', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/motion/{place}/turn', operationId: 'getTurn', parameters: [
+        new OA\QueryParameter(
+            name: 'speed', required: true, schema: new OA\Schema(type: 'number'), description: 'turns of the crank a minute',
+        ),
+        new OA\QueryParameter(name: 'change', schema: new OA\Schema(type: 'string'), description: 'what is tried, as JSON'),
+    ], responses: [
+        new OA\Response(response: 200, description: 'degree by degree', content: new OA\JsonContent(ref: TurnView::class)),
+    ])]
+    public function turn(CaseRecord $case, string $place, Request $request): JsonResponse
+    {
+        $speed = (float) $request->query->getString('speed');
+        if ($speed < self::SPEEDS[0] || $speed > self::SPEEDS[1]) {
+            throw Problem::invalid(
+                sprintf('A turn is drawn between %d and %d turns of the crank a minute.', ...self::SPEEDS), ['pointer' => '/speed'],
+            );
+        }
+        $assessment = $this->assessment($case, $place);
+        $tried = $this->tried->written($assessment, $request->query->getString('change'));
+
+        return new JsonResponse(
+            (new MotionPresenter($assessment->bench, $tried))->turn($place, $speed)
+                ?? throw Problem::notFound('Nothing is known of this train yet that could move.'),
+        );
+    }
+
+    #[Route('/log', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/motion/{place}/log', operationId: 'getMotionLog', responses: [
+        new OA\Response(
+            response: 200, description: 'what the logs asked of the valves', content: new OA\JsonContent(ref: MotionLogView::class),
+        ),
+    ])]
+    public function log(CaseRecord $case, string $place, MotionLog $logs): JsonResponse
+    {
+        return new JsonResponse($logs->of($this->assessment($case, $place)->case));
+    }
+
+    #[Route('/{table}.csv', methods: ['GET'], requirements: ['table' => 'lift|sweep'])]
+    #[OA\Get(path: '/api/cases/{id}/motion/{place}/{table}.csv', operationId: 'exportMotion', parameters: [
+        new OA\PathParameter(name: 'table', schema: new OA\Schema(type: 'string', enum: ['lift', 'sweep'])),
+        new OA\QueryParameter(name: 'change', schema: new OA\Schema(type: 'string'), description: 'what is tried, as JSON'),
+    ], responses: [
+        new OA\Response(response: 200, description: 'every computed point', content: new OA\MediaType('text/csv')),
+    ])]
+    public function export(CaseRecord $case, string $place, string $table, Request $request): Response
+    {
+        $assessment = $this->assessment($case, $place);
+        $tried = $this->tried->written($assessment, $request->query->getString('change'));
+        $lines = (new MotionPresenter($assessment->bench, $tried))->table($place, $table);
+
+        return new Response(Csv::of($lines), 200, [
+            'Content-Type' => 'text/csv; charset=UTF-8; header=present',
+            'Content-Disposition' => sprintf('attachment; filename="%s-%s.csv"', $table, $place),
+        ]);
+    }
+
+    private function assessment(CaseRecord $case, string $place): Assessment
+    {
+        $assessment = $this->assessments->of($case);
+
+        return $assessment->case->engine->station($place) !== null
+            ? $assessment : throw Problem::notFound(sprintf('This engine has no valve “%s”.', $place));
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Motion;
+
+use MuteTapper\App\Tried\SliderView;
+use MuteTapper\App\Tried\SpringChoiceView;
+use OpenApi\Attributes as OA;
+
+/** How the valve of a station moves: its lobe, what moves, when it lets go, and the same as tried. */
+#[OA\Schema]
+final readonly class MotionView
+{
+    /**
+     * @param list<MotionFigureView> $card
+     * @param list<MotionFigureView> $figures
+     * @param list<MotionFigureView> $statics
+     * @param list<string> $missing what is to be measured, weighed or stated first
+     * @param list<string> $remarks
+     * @param list<ThresholdView> $thresholds
+     * @param list<float> $speeds of the sweeps, turns of the crank a minute
+     * @param list<HarmonicView> $harmonics
+     * @param list<SliderView> $sliders
+     * @param list<SpringChoiceView> $springs
+     */
+    public function __construct(
+        public string $place,
+        public string $label,
+        public array $card,
+        public ?LiftCurveView $lobe,
+        public ?LiftCurveView $triedLobe,
+        public array $figures,
+        public array $statics,
+        public array $missing,
+        #[OA\Property(description: 'why there is no train of what is known; null where there is one, or something is missing')]
+        public ?string $because,
+        public array $remarks,
+        public array $thresholds,
+        public array $speeds,
+        public ?SpeedSweepView $sweep,
+        public ?SpeedSweepView $triedSweep,
+        public ?string $triedBecause,
+        #[OA\Property(description: 'loft at which something is met, and what: the tightest gap of the station')]
+        public ?float $meetsAt,
+        public ?string $meets,
+        #[OA\Property(description: 'loft that is called float')]
+        public float $floatLoft,
+        #[OA\Property(description: 'highest speed it saw, turns a minute')]
+        public ?float $highest,
+        public array $harmonics,
+        public array $sliders,
+        public array $springs,
+        #[OA\Property(description: 'what takes long is solved for these figures')]
+        public bool $isSolved,
+        public string $unitLength,
+        public string $unitForce,
+    ) {
+    }
+}

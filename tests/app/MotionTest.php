@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Tests\App;
+
+use MuteTapper\App\Assessment\SolveLong;
+use MuteTapper\App\Assessment\SolveLongHandler;
+use MuteTapper\Core\Document\Node;
+use Symfony\Component\Uid\Uuid;
+
+/** What a valve did at speed, over the door of the program: worked out outside the request, tried, and told in tables. */
+final class MotionTest extends AppTestCase
+{
+    private const AT = 'A1-E1';
+    private const FOUR = [
+        'layout' => 'inline', 'drive' => 'bucket', 'face' => 'flat', 'lash' => 'solid', 'cylinders' => 1, 'intendedSpeed' => 9200,
+        'reachedSpeed' => 9800,
+    ];
+    private const READ = [
+        ['valve', 'valve_mass', '44.6'], ['retainer', 'retainer_mass', '10.8'], ['locks', 'lock_mass', '2.1'],
+        ['spring', 'spring_mass', '58'], ['follower', 'follower_mass', '55.2'], ['lobe', 'lobe_lift', '0.4202'],
+        ['valve', 'net_lift', '0.410'], ['valve', 'lash', '0.0095'],
+    ];
+
+    private const CARD = ['card_high_duration' => '255', 'card_low_duration' => '288', 'ramp_height' => '0.010', 'ramp_rate' => '0.0004'];
+
+    private string $case = '';
+
+    public function testWhatIsMissingOfATrainIsNamed(): void
+    {
+        $this->begin();
+        $motion = $this->motion();
+        self::assertNull($motion->get('sweep')->raw());
+        self::assertContains('card: advertised duration', $motion->get('missing')->words());
+        // What nobody weighed is a guess, and is said to be one.
+        $masses = array_column(self::rows($motion->get('figures')), 'isGuess', 'name');
+        self::assertTrue($masses['valve_mass'] ?? null);
+    }
+
+    public function testATrainIsSweptTurnedAndTriedAndNothingIsRecorded(): void
+    {
+        $this->fill();
+        $motion = $this->motion();
+        $float = self::threshold($motion, 'float', 'found') ?? 0.0;
+        self::assertEqualsWithDelta(9560, $float, 40);
+        self::assertNull(self::threshold($motion, 'float', 'tried'));
+        self::assertSame(count($motion->get('speeds')->items()), count($motion->get('sweep')->get('loft')->items()));
+        self::assertGreaterThan($motion->get('floatLoft')->number(), self::greatest($motion->get('sweep')->get('loft')));
+
+        $change = [['places' => [self::AT], 'name' => 'retainer_mass', 'to' => ['number' => 6.0, 'unit' => 'g']]];
+        $tried = $this->motion($change);
+        self::assertSame($float, self::threshold($tried, 'float', 'found'));
+        self::assertGreaterThan($float + 80, self::threshold($tried, 'float', 'tried'));
+        self::assertSame($motion->get('figures')->raw(), $this->motion()->get('figures')->raw());
+
+        $url = sprintf('%s/motion/%s/turn?speed=%d', $this->case, self::AT, $float + 300);
+        $turn = Node::root($this->send('GET', $url));
+        self::assertGreaterThan(0.0, $turn->get('lost')->number());
+        self::assertGreaterThan($turn->get('fullLift')->number(), self::greatest($turn->get('lift')));
+        self::assertSame('/speed', Node::root($this->send(
+            'GET', sprintf('%s/motion/%s/turn?speed=5', $this->case, self::AT), status: 422,
+        ))->get('pointer')->text());
+    }
+
+    public function testWhatTakesLongIsWorkedOutOnceAndHeardByTheJudgement(): void
+    {
+        $this->fill();
+        self::assertNull($this->margin()->maybe('value')?->raw());
+        self::assertFalse($this->motion()->get('isSolved')->flag());
+        self::assertSame('waiting', Node::root($this->send('POST', $this->case.'/solving', [], status: 202))->get('state')->text());
+        $this->solve();
+        $solving = Node::root($this->send('GET', $this->case.'/solving'));
+        self::assertSame('done', $solving->get('state')->text());
+        self::assertSame($solving->get('total')->number(), $solving->get('done')->number());
+        $motion = $this->motion();
+        self::assertTrue($motion->get('isSolved')->flag());
+        self::assertGreaterThan(500.0, self::threshold($motion, 'float', 'plusMinus'));
+        // 9560 of float, 9800 seen: within what is not known of the train.
+        self::assertSame('cannot_tell', $this->margin()->get('verdict')->text());
+        // The same figures elsewhere are known at once.
+        $this->fill();
+        self::assertTrue($this->motion()->get('isSolved')->flag());
+    }
+
+    public function testACancelledSolvingStopsAndStays(): void
+    {
+        $this->fill();
+        $this->send('POST', $this->case.'/solving', [], status: 202);
+        self::assertSame('cancelled', Node::root($this->send('DELETE', $this->case.'/solving'))->get('state')->text());
+        $this->solve();
+        self::assertSame('cancelled', Node::root($this->send('GET', $this->case.'/solving'))->get('state')->text());
+        self::assertFalse($this->motion()->get('isSolved')->flag());
+    }
+
+    public function testEveryComputedPointIsInTheTables(): void
+    {
+        $this->fill();
+        $motion = $this->motion();
+        $counted = ['lift' => $motion->get('lobe')->get('lift'), 'sweep' => $motion->get('speeds')];
+        foreach ($counted as $table => $list) {
+            $points = count($list->items());
+            $this->client->request('GET', sprintf('%s/motion/%s/%s.csv', $this->case, self::AT, $table));
+            $lines = explode("\r\n", trim((string) $this->client->getResponse()->getContent()));
+            self::assertCount($points + 1, $lines, $table);
+        }
+    }
+
+    private function begin(): void
+    {
+        $id = Uuid::v7()->toRfc4122();
+        $this->send('POST', '/api/cases', ['id' => $id, 'name' => 'Made-up single', 'by' => 'tests', 'engine' => self::FOUR], 201);
+        $this->case = '/api/cases/'.$id;
+    }
+
+    private function fill(): void
+    {
+        $this->begin();
+        $entries = [];
+        foreach (self::READ as [$part, $item, $text]) {
+            $entries[] = self::entry('reading', [self::AT, $part, $item], ['text' => $text]);
+        }
+        foreach (['load_seat' => ['62', '1.440'], 'load_open' => ['159', '1.030']] as $item => [$text, $at]) {
+            $entries[] = self::entry('reading', [self::AT, 'spring', $item, 'outer'], ['text' => $text, 'atText' => $at]);
+        }
+        $entries[] = self::height('1.440', self::AT);
+        foreach (self::CARD as $item => $text) {
+            $entries[] = self::entry('claim', ['kind-E', 'lobe', 'claimed.'.$item], ['text' => $text, 'standing' => 'known']);
+        }
+        foreach ($entries as $entry) {
+            $this->send('POST', $this->case.'/entries', $entry, 201);
+        }
+    }
+
+    /** @param list<array<string, mixed>> $change */
+    private function motion(array $change = []): Node
+    {
+        $query = $change === [] ? '' : '?change='.rawurlencode(json_encode($change, \JSON_THROW_ON_ERROR));
+
+        return Node::root($this->send('GET', $this->case.'/motion/'.self::AT.$query));
+    }
+
+    private function margin(): Node
+    {
+        foreach (Node::root($this->send('GET', $this->case.'/margins?quantity=float_margin'))->get('margins')->items() as $margin) {
+            if ($margin->get('place')->text() === self::AT) {
+                return $margin;
+            }
+        }
+        self::fail('Float is judged nowhere.');
+    }
+
+    /** As the worker does it. */
+    private function solve(): void
+    {
+        $handler = self::getContainer()->get(SolveLongHandler::class);
+        self::assertInstanceOf(SolveLongHandler::class, $handler);
+        $handler(new SolveLong(basename($this->case)));
+    }
+
+    private static function threshold(Node $motion, string $name, string $of): ?float
+    {
+        foreach ($motion->get('thresholds')->items() as $one) {
+            if ($one->get('name')->text() === $name) {
+                return $one->get($of)->raw() === null ? null : $one->get($of)->number();
+            }
+        }
+        self::fail('There is no threshold '.$name);
+    }
+
+    private static function greatest(Node $list): float
+    {
+        return array_reduce($list->items(), static fn (float $most, Node $one): float => max($most, $one->number()), -INF);
+    }
+
+    /** @return list<array<array-key, mixed>> */
+    private static function rows(Node $list): array
+    {
+        return array_map(static fn (Node $one): array => (array) $one->raw(), $list->items());
+    }
+}

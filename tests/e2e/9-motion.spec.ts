@@ -1,0 +1,88 @@
+import { expect, type APIRequestContext } from '@playwright/test';
+import { atTheBench, entered, newCase, recorded, saved, shop, test } from './bench';
+
+const SINGLE = {
+  layout: 'inline',
+  drive: 'bucket',
+  face: 'flat',
+  lash: 'solid',
+  cylinders: 1,
+  intendedSpeed: 9200,
+  reachedSpeed: 9700,
+};
+/** A train as it is read and weighed. */
+const TRAIN = [
+  ['valve', 'valve_mass', '44.6'],
+  ['retainer', 'retainer_mass', '10.8'],
+  ['locks', 'lock_mass', '2.1'],
+  ['spring', 'spring_mass', '58'],
+  ['follower', 'follower_mass', '55.2'],
+  ['lobe', 'lobe_lift', '0.4202'],
+  ['valve', 'net_lift', '0.410'],
+  ['valve', 'lash', '0.0095'],
+  ['spring_seat', 'installed_height', '1.440'],
+] as const;
+/** The card of the cam, typed for all exhausts. */
+const CARD = [
+  ['card: duration above the greater lift, all exhausts, claimed', '255'],
+  ['card: advertised duration, all exhausts, claimed', '288'],
+  ['card: height of the ramp, at the lobe, all exhausts, claimed', '0.010'],
+  ['card: lift of the ramp for each cam degree, all exhausts, claimed', '0.0004'],
+] as const;
+
+async function weighed(request: APIRequestContext, id: string): Promise<void> {
+  for (const [part, item, text] of TRAIN) await entered(request, id, 'reading', { place: 'A1-E1', part, item }, { text });
+  const load = (item: string, text: string, atText: string) =>
+    entered(request, id, 'reading', { place: 'A1-E1', part: 'spring', item, index: 'outer' }, { text, atText });
+  await load('load_seat', '62', '1.440');
+  await load('load_open', '159', '1.030');
+}
+
+test('a card typed makes a train move; it is worked out, tried, and nothing of that is recorded', async ({ page, request }) => {
+  test.setTimeout(240_000);
+  await atTheBench(page, 'Anna');
+  const { id } = await newCase(request, 'What it did at speed', SINGLE);
+  await weighed(request, id);
+  await page.goto(`${shop()}/case/${id}/motion?at=A1-E1`);
+  await expect(page.getByText('Nothing can move yet. It takes, of this valve:')).toBeVisible();
+  await expect(page.getByText('card: duration above the greater lift', { exact: false })).toBeVisible();
+
+  await page.getByText('Lift', { exact: true }).click();
+  for (const [label, text] of CARD) {
+    const field = page.getByLabel(label);
+    await field.fill(text);
+    await field.press('Enter');
+  }
+  await saved(page);
+  await expect(page.getByRole('img', { name: 'Lobe of E: lift and what follows from it' })).toBeVisible();
+  // A card that contradicts itself is refused in words, and nothing of it is lost.
+  const advertised = page.getByLabel('card: advertised duration, all exhausts, claimed');
+  await advertised.fill('240');
+  await advertised.press('Enter');
+  await expect(page.getByText('The lobe stands longer above the greater lift than above the smaller one.')).toBeVisible();
+  await advertised.fill('288');
+  await advertised.press('Enter');
+  await saved(page);
+  await expect(page.getByRole('img', { name: 'Lobe of E: lift and what follows from it' })).toBeVisible();
+
+  await page.getByText('Speed sweep', { exact: true }).click();
+  const float = page.getByRole('row', { name: /^float/ });
+  await expect(float).toContainText(/95\d\d/);
+  const before = (await recorded(request, id)).length;
+  await page.getByRole('button', { name: 'Work it out' }).click();
+  await expect(float).toContainText('±', { timeout: 120_000 });
+
+  const cursor = page.getByRole('slider', { name: 'What E does at each speed' });
+  await expect(cursor).toHaveAttribute('aria-valuenow', '9700');
+  await cursor.focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(cursor).toHaveAttribute('aria-valuenow', '10200');
+  await expect(page.getByRole('img', { name: 'One turn of E at 10200' })).toBeVisible();
+  await expect(page.getByText(/^no contact for \d+ crank degrees$/)).toBeVisible();
+
+  await page.getByRole('slider', { name: 'mass of the retainer' }).focus();
+  await page.keyboard.press('Shift+ArrowLeft');
+  await expect(float).toContainText(/9[67]\d\d/);
+  await expect(page).toHaveURL(/try=.*retainer_mass/);
+  expect((await recorded(request, id)).length).toBe(before);
+});

@@ -1,0 +1,107 @@
+import { scaleLinear } from '@visx/scale';
+import { LinePath } from '@visx/shape';
+import type { Schemas } from '../shared/api';
+import { CommonAxis, Strip, type Scale } from './Chart';
+import { Hatch } from './Hatch';
+
+type Turn = Schemas['TurnView'];
+
+const [WIDTH, LEFT, RIGHT] = [680, 62, 664];
+const [LIFT_TOP, LIFT_FOOT, FORCE_TOP, FORCE_FOOT] = [20, 124, 148, 190];
+/** Crank degrees before the lobe begins and after the last that it is drawn to. */
+const ROOM = 12;
+
+interface Props {
+  turn: Turn;
+  unitLength: string;
+  unitForce: string;
+  words: { lift: string; force: string; degrees: string; asked: string; lost: string };
+  label: string;
+}
+
+/** One turn: what the lobe asks, what the valve does, the force between them; hatched where contact is lost. */
+export function TurnChart({ turn, unitLength, unitForce, words, label }: Props) {
+  const { degrees } = turn;
+  const points = degrees.map((at, i) => ({
+    at,
+    asked: turn.asked[i] ?? 0,
+    lift: turn.lift[i] ?? 0,
+    force: turn.force[i] ?? 0,
+    isLost: !(turn.held[i] ?? false) && (turn.asked[i] ?? 0) > 0,
+  }));
+  const x = scaleLinear<number>({ domain: [(degrees[0] ?? 0) - ROOM, (degrees.at(-1) ?? 1) + ROOM], range: [LEFT, RIGHT] });
+  const most = Math.max(turn.fullLift, ...turn.lift);
+  const y = scaleLinear<number>({ domain: [Math.min(0, ...turn.lift), most * 1.08], range: [LIFT_FOOT, LIFT_TOP] });
+  const f = scaleLinear<number>({ domain: [0, Math.max(1, ...turn.force) * 1.05], range: [FORCE_FOOT, FORCE_TOP], nice: 2 });
+  const lost = stretches(points);
+  return (
+    <svg viewBox={`0 0 ${WIDTH} ${FORCE_FOOT + 40}`} role="img" aria-label={label} className="turn-chart" style={{ maxWidth: WIDTH }}>
+      {lost.map(([from, to]) => (
+        <Hatch key={from} x={x(from)} y={LIFT_TOP} width={x(to) - x(from)} height={FORCE_FOOT - LIFT_TOP} opacity={0.5} />
+      ))}
+      <Strip x={x} y={y} name={`${words.lift}, ${unitLength}`}>
+        <Line points={points} of="asked" x={x} y={y} width={1.4} dash="5 4" />
+        <Line points={points} of="lift" x={x} y={y} width={2.8} />
+      </Strip>
+      {turn.loft > 0 && (
+        <LinePath
+          data={points.filter((one) => one.lift > turn.fullLift)}
+          x={(one) => x(one.at)}
+          y={(one) => y(one.lift)}
+          stroke="var(--lead)"
+          strokeWidth={4}
+          fill="none"
+        />
+      )}
+      {lost[0] !== undefined && (
+        <text x={(x(lost[0][0]) + x(lost[0][1])) / 2} y={LIFT_FOOT - 8} textAnchor="middle" className="axis halo strong">
+          {words.lost}
+        </text>
+      )}
+      <text x={LEFT + 8} y={LIFT_TOP + 14} className="axis halo">
+        {words.asked}
+      </text>
+      <Strip x={x} y={f} name={`${words.force}, ${unitForce}`}>
+        <Line points={points} of="force" x={x} y={f} width={1.8} />
+      </Strip>
+      <CommonAxis x={x} top={FORCE_FOOT} format={(value) => String(value)} />
+      <text x={RIGHT} y={FORCE_FOOT + 34} textAnchor="end" className="axis name">
+        {words.degrees}
+      </text>
+    </svg>
+  );
+}
+
+interface Point {
+  at: number;
+  asked: number;
+  lift: number;
+  force: number;
+  isLost: boolean;
+}
+
+const Line = (props: { points: readonly Point[]; of: 'asked' | 'lift' | 'force'; x: Scale; y: Scale; width: number; dash?: string }) => (
+  <LinePath
+    data={props.points as Point[]}
+    x={(one) => props.x(one.at)}
+    y={(one) => props.y(one[props.of])}
+    stroke="var(--ink)"
+    strokeWidth={props.width}
+    strokeDasharray={props.dash}
+    fill="none"
+  />
+);
+
+/** From where to where contact is lost while the lobe asks for lift. */
+function stretches(points: readonly Point[]): [number, number][] {
+  const found: [number, number][] = [];
+  let from: number | null = null;
+  for (const one of points) {
+    if (one.isLost && from === null) from = one.at;
+    if (!one.isLost && from !== null) {
+      found.push([from, one.at]);
+      from = null;
+    }
+  }
+  return found.filter(([start, end]) => end - start > 1);
+}

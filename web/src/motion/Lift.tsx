@@ -1,0 +1,90 @@
+import { useState } from 'react';
+import { LiftChart } from '../draw/LiftChart';
+import { useBench } from '../entry/useBench';
+import type { Schemas } from '../shared/api';
+import { useKeys } from '../shared/keys';
+import { words } from '../shared/messages';
+import { useCatalogue } from '../shared/queries';
+import { ClaimCell } from '../sheet/ClaimCell';
+import { NoTrain } from './NoTrain';
+
+/** Figures of the card, in the order in which a card has them. */
+const CARD = [
+  'lobe_lift',
+  'card_high_lift',
+  'card_high_duration',
+  'card_low_lift',
+  'card_low_duration',
+  'ramp_height',
+  'ramp_rate',
+] as const;
+
+/** The lobe: its card as typed, and lift, velocity, acceleration and jerk as they follow. */
+export function Lift({ motion, change }: { motion: Schemas['MotionView']; change: string }) {
+  const { view } = useBench();
+  const catalogue = useCatalogue();
+  const [at, setAt] = useState(0);
+  const kind = motion.place.includes('-I') ? 'I' : 'E';
+  const lobe = motion.lobe;
+  const onKeyDown = useKeys([
+    { shown: '← →', does: words.keysDo.liftCursor, on: /^ArrowRight$/, run: () => setAt((one) => one + 1) },
+    { shown: '← →', does: words.keysDo.liftCursor, on: /^ArrowLeft$/, run: () => setAt((one) => one - 1) },
+  ]);
+  const columns = CARD.flatMap((code) => (catalogue.data?.columns ?? []).filter((one) => one.code === code));
+  const csv = `/api/cases/${view.id}/motion/${motion.place}/lift.csv${change === '' ? '' : `?change=${encodeURIComponent(change)}`}`;
+  return (
+    <div className="lift">
+      <section className="sheet pad">
+        {lobe !== null ? (
+          <div onKeyDown={onKeyDown} tabIndex={0} role="group" aria-label={words.motion.lobe(motion.label)}>
+            <LiftChart
+              lobe={lobe}
+              tried={motion.triedLobe}
+              at={at}
+              onAt={(degree) => setAt(Math.round(degree))}
+              unit={motion.unitLength}
+              words={{ ...words.motion, degrees: words.motion.camDegrees }}
+              label={words.motion.lobe(motion.label)}
+            />
+            <a href={csv} download>
+              {words.motion.table}
+            </a>
+          </div>
+        ) : (
+          <NoTrain motion={motion} head={words.motion.noLobe} />
+        )}
+      </section>
+      <aside className="card-side">
+        <h3>
+          {words.motion.card}, {words.motion.of[kind]}
+        </h3>
+        <p className="note">{words.motion.cardHint}</p>
+        <table className="card-table">
+          <tbody>
+            {columns.map((column) => {
+              const stands = motion.card.find((one) => one.name === column.code);
+              return (
+                <tr key={column.code}>
+                  <th scope="row">{column.label.replace('card: ', '')}</th>
+                  <td>
+                    <ClaimCell column={column} place={`kind-${kind}`} placeName={words.motion.of[kind]} />
+                    {stands !== undefined && (
+                      <small className={stands.isGuess ? 'guess' : 'note'}>
+                        {stands.value.shown}, {stands.origin}
+                      </small>
+                    )}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+        {motion.remarks.map((remark) => (
+          <p key={remark} className="remark">
+            {remark}
+          </p>
+        ))}
+      </aside>
+    </div>
+  );
+}

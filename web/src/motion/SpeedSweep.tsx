@@ -1,0 +1,193 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { SpeedStrips } from '../draw/SpeedStrips';
+import { Keycap } from '../draw/Tag';
+import { TurnChart } from '../draw/TurnChart';
+import { useBench } from '../entry/useBench';
+import type { Schemas } from '../shared/api';
+import { useKeys } from '../shared/keys';
+import { words } from '../shared/messages';
+import { useMotionLog, useTurn } from '../shared/queries';
+import type { Tried } from '../tried/change';
+import { Sliders } from '../tried/Sliders';
+import { NoTrain } from './NoTrain';
+import { Solving } from './Solving';
+
+type Motion = Schemas['MotionView'];
+
+const STEP = 50;
+const LONG = 10;
+
+interface Props {
+  motion: Motion;
+  change: string;
+  tried: readonly Tried[];
+  onTry: (tried: Tried[]) => void;
+  onRest: () => void;
+  onAsFound: () => void;
+}
+
+/** Speed by speed: loft, bounce, force and the log; one turn under the cursor; and the same with what is tried. */
+export function SpeedSweep({ motion, change, tried, onTry, onRest, onAsFound }: Props) {
+  const { view } = useBench();
+  const log = useMotionLog(view.id, motion.place);
+  const [picked, pick] = useState<number | null>(null);
+  const float = motion.thresholds.find((one) => one.name === 'float')?.found ?? null;
+  const [low, high] = [motion.speeds[0] ?? 0, motion.speeds.at(-1) ?? 0];
+  const within = (speed: number): number => Math.min(high, Math.max(low, Math.round(speed / STEP) * STEP));
+  const at = motion.sweep === null ? null : within(picked ?? motion.highest ?? float ?? (low + high) / 2);
+  const turn = useTurn(view.id, motion.place, at, change);
+  const move = (by: number): void => pick(within((at ?? 0) + by * STEP));
+  const onKeyDown = useKeys([
+    { shown: '← →', does: words.keysDo.speedStep, on: /^ArrowRight$/, shift: false, run: () => move(1) },
+    { shown: '← →', does: words.keysDo.speedStep, on: /^ArrowLeft$/, shift: false, run: () => move(-1) },
+    { shown: 'Shift ← →', does: words.keysDo.speedLong, on: /^ArrowRight$/, shift: true, run: () => move(LONG) },
+    { shown: 'Shift ← →', does: words.keysDo.speedLong, on: /^ArrowLeft$/, shift: true, run: () => move(-LONG) },
+  ]);
+  const sliders = (
+    <Sliders place={motion.place} sliders={motion.sliders} springs={motion.springs} tried={tried} onTry={onTry} onRest={onRest} />
+  );
+  if (motion.sweep === null || at === null)
+    return (
+      <div className="sweep-place">
+        <section className="sheet pad">
+          <NoTrain motion={motion} />
+        </section>
+        <aside className="sweep-side">{tried.length > 0 && sliders}</aside>
+      </div>
+    );
+  const csv = `/api/cases/${view.id}/motion/${motion.place}/sweep.csv${change === '' ? '' : `?change=${encodeURIComponent(change)}`}`;
+  return (
+    <div className="sweep-place">
+      <section className="sheet pad">
+        <div
+          onKeyDown={onKeyDown}
+          tabIndex={0}
+          role="slider"
+          aria-label={words.motion.sweepOf(motion.label)}
+          aria-valuemin={low}
+          aria-valuemax={high}
+          aria-valuenow={at}
+          aria-valuetext={spoken(motion, at)}
+        >
+          <SpeedStrips
+            motion={motion}
+            sweep={motion.sweep}
+            at={at}
+            onAt={(speed) => pick(within(speed))}
+            logged={log.data?.bins ?? []}
+            words={{ ...words.motion, logged: words.motion.loggedStrip }}
+            label={words.motion.sweepOf(motion.label)}
+          />
+          <p className="turn-head">
+            <b>
+              {words.motion.turnAt} <span className="enamel">{at}</span>
+            </b>
+            <Keycap>←</Keycap>
+            <Keycap>→</Keycap> {words.motion.nextSpeed}
+            {turn.data !== undefined && <b className="to-right">{words.motion.lostFor(turn.data.lost)}</b>}
+          </p>
+          {turn.data !== undefined && (
+            <TurnChart
+              turn={turn.data}
+              unitLength={motion.unitLength}
+              unitForce={motion.unitForce}
+              words={{ ...words.motion, lift: words.motion.valveLift, degrees: words.motion.crankDegrees }}
+              label={words.motion.turnOf(motion.label, at)}
+            />
+          )}
+        </div>
+      </section>
+      <aside className="sweep-side">
+        <Thresholds motion={motion} />
+        <Solving isSolved={motion.isSolved} />
+        {motion.triedBecause !== null && (
+          <p className="wrong" role="alert">
+            {motion.triedBecause}{' '}
+            <Button size="small" onClick={onAsFound}>
+              {words.stack.allAsFound}
+            </Button>
+          </p>
+        )}
+        {sliders}
+        <UnderCursor motion={motion} at={at} />
+        <a href={csv} download>
+          {words.motion.table}
+        </a>
+      </aside>
+    </div>
+  );
+}
+
+function Thresholds({ motion }: { motion: Motion }) {
+  return (
+    <table className="thresholds">
+      <thead>
+        <tr>
+          <th scope="col">{words.motion.thresholds}</th>
+          <th className="num">{words.motion.found}</th>
+          <th className="num tried">{words.motion.tried}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {motion.thresholds.map((one) => (
+          <tr key={one.name}>
+            <th scope="row">{words.motion.names[one.name]}</th>
+            <td className="num">
+              {one.found ?? '–'}
+              {one.plusMinus !== null && <small> ±{one.plusMinus}</small>}
+            </td>
+            <td className="num tried">{one.tried}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+const ROWS = ['loft', 'gap', 'bounce', 'landing', 'peak'] as const;
+
+/** What the curves say at the cursor. */
+function UnderCursor({ motion, at }: { motion: Motion; at: number }) {
+  return (
+    <table className="thresholds">
+      <thead>
+        <tr>
+          <th scope="col">
+            {words.motion.under} {at}
+          </th>
+          <th className="num">{words.motion.found}</th>
+          <th className="num tried">{words.motion.tried}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {ROWS.map((row) => (
+          <tr key={row}>
+            <th scope="row">
+              {words.motion.rows[row]}
+              {row === 'landing' ? '' : `, ${row === 'peak' ? motion.unitForce : motion.unitLength}`}
+            </th>
+            <td className="num">{figure(motion, motion.sweep, row, at)}</td>
+            <td className="num tried">{figure(motion, motion.triedSweep, row, at)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** At the nearest speed of the sweep; in words where it is another one each turn. */
+function figure(motion: Motion, sweep: Motion['sweep'], row: (typeof ROWS)[number], at: number): string {
+  if (sweep === null) return '';
+  const nearest = motion.speeds.reduce(
+    (best, speed, i) => (Math.abs(speed - at) < Math.abs((motion.speeds[best] ?? 0) - at) ? i : best),
+    0,
+  );
+  const value = sweep[row][nearest];
+  if (value == null) return '–';
+  return value.toFixed(row === 'peak' ? 0 : row === 'landing' ? 2 : motion.unitLength === 'in' ? 4 : 3);
+}
+
+/** What the cursor stands on, in one sentence. */
+const spoken = (motion: Motion, at: number): string =>
+  [`${at} 1/min`, ...ROWS.map((row) => `${words.motion.rows[row]} ${figure(motion, motion.sweep, row, at)}`)].join(', ');
