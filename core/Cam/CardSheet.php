@@ -8,6 +8,7 @@ use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\LashKind;
 use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\Sheet;
@@ -41,6 +42,7 @@ final class CardSheet
                 Column::length('ramp_height', Part::Lobe, 0.001, 0.05, 'card: height of the ramp, at the lobe')->usually(0.012)
                     ->orElse(...$inch(0.012, 0.002, 0.0035, 0.0005)),
                 Column::length('ramp_rate', Part::Lobe, 0.00005, 0.003, 'card: lift of the ramp for each cam degree')->usually(0.00045)
+                    ->shownIn(Fineness::Fine)
                     ->orElse(...$inch(0.00045, 0.0001, 0.0003, 0.0001)),
             ]),
         );

@@ -15,19 +15,19 @@ const PICTURES = [
   ['queue', '/'],
   ['library', '/library/gauges?of=hook-1'],
   ['story', 'story'],
-  ['timeline', 'story/timeline'],
   ['log', 'story/log'],
   ['pulls', 'before/valves'],
   ['dates', 'before/dates', undefined, 'four'],
   ['teardown', 'teardown?at=B2-E1', (page) => page.keyboard.type('sbr')],
   ['plan', 'teardown/plan'],
-  ['pieces', 'teardown/pieces'],
   ['photograph', 'teardown/photographs', button(/open large/)],
   ['bench', 'bench?at=B2-E1'],
   ['trace', 'bench?at=B2-E1', button(/^4E travel to bind/)],
   ['clearances', 'clearances?at=B2-E1', button(/^4E travel to bind/)],
   ['station', `clearances/station?at=B2-E1&try=${TRIED}`],
   ['swept', 'bench/swept?at=B2-E1'],
+  ['sweep', 'motion/sweep?at=A2-E1', undefined, 'four'],
+  ['lift', 'motion/lift?at=A2-E1', undefined, 'four'],
   ['cause', 'cause'],
   ['report', 'report'],
   ['days', 'schedule'],
@@ -46,7 +46,7 @@ for (const [name, place, act, of = 'V8'] of PICTURES) {
   await page.waitForLoadState('networkidle');
   await act?.(page);
   await page.waitForLoadState('networkidle');
-  await page.waitForTimeout(name === 'report' ? 5000 : 1000);
+  await page.waitForTimeout(name === 'report' || name === 'sweep' ? 5000 : 1000);
   await page.screenshot({ path: join(import.meta.dirname, `${name}.png`) });
 }
 await browser.close();

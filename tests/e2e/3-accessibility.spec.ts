@@ -104,7 +104,7 @@ const PLACES = [
     (section) => `clearances/${section}`,
   ),
   'cause',
-  'motion',
+  ...['lift?at=A1-E1', 'forces', 'sweep?at=A1-E1', 'log'].map((section) => `motion/${section}`),
   'report',
   'schedule',
 ];

@@ -1,3 +1,5 @@
+import { execFileSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
 import { expect, type APIRequestContext } from '@playwright/test';
 import { atTheBench, entered, newCase, recorded, saved, shop, test } from './bench';
 
@@ -24,10 +26,10 @@ const TRAIN = [
 ] as const;
 /** The card of the cam, typed for all exhausts. */
 const CARD = [
-  ['card: duration above the greater lift, all exhausts, claimed', '255'],
-  ['card: advertised duration, all exhausts, claimed', '288'],
-  ['card: height of the ramp, at the lobe, all exhausts, claimed', '0.010'],
-  ['card: lift of the ramp for each cam degree, all exhausts, claimed', '0.0004'],
+  ['claimed card: duration above the greater lift, all exhausts', '255'],
+  ['claimed card: advertised duration, all exhausts', '288'],
+  ['claimed card: height of the ramp, at the lobe, all exhausts', '0.010'],
+  ['claimed card: lift of the ramp for each cam degree, all exhausts', '0.0004'],
 ] as const;
 
 async function weighed(request: APIRequestContext, id: string): Promise<void> {
@@ -54,16 +56,16 @@ test('a card typed makes a train move; it is worked out, tried, and nothing of t
     await field.press('Enter');
   }
   await saved(page);
-  await expect(page.getByRole('img', { name: 'Lobe of E: lift and what follows from it' })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Lobe of 1E1: lift and what follows from it' })).toBeVisible();
   // A card that contradicts itself is refused in words, and nothing of it is lost.
-  const advertised = page.getByLabel('card: advertised duration, all exhausts, claimed');
+  const advertised = page.getByLabel('claimed card: advertised duration, all exhausts');
   await advertised.fill('240');
   await advertised.press('Enter');
   await expect(page.getByText('The lobe stands longer above the greater lift than above the smaller one.')).toBeVisible();
   await advertised.fill('288');
   await advertised.press('Enter');
   await saved(page);
-  await expect(page.getByRole('img', { name: 'Lobe of E: lift and what follows from it' })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Lobe of 1E1: lift and what follows from it' })).toBeVisible();
 
   await page.getByText('Speed sweep', { exact: true }).click();
   const float = page.getByRole('row', { name: /^float/ });
@@ -72,12 +74,12 @@ test('a card typed makes a train move; it is worked out, tried, and nothing of t
   await page.getByRole('button', { name: 'Work it out' }).click();
   await expect(float).toContainText('±', { timeout: 120_000 });
 
-  const cursor = page.getByRole('slider', { name: 'What E does at each speed' });
+  const cursor = page.getByRole('slider', { name: 'What 1E1 does at each speed' });
   await expect(cursor).toHaveAttribute('aria-valuenow', '9700');
   await cursor.focus();
   await page.keyboard.press('Shift+ArrowRight');
   await expect(cursor).toHaveAttribute('aria-valuenow', '10200');
-  await expect(page.getByRole('img', { name: 'One turn of E at 10200' })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'One turn of 1E1 at 10200' })).toBeVisible();
   await expect(page.getByText(/^no contact for \d+ crank degrees$/)).toBeVisible();
 
   await page.getByRole('slider', { name: 'mass of the retainer' }).focus();
@@ -85,4 +87,40 @@ test('a card typed makes a train move; it is worked out, tried, and nothing of t
   await expect(float).toContainText(/9[67]\d\d/);
   await expect(page).toHaveURL(/try=.*retainer_mass/);
   expect((await recorded(request, id)).length).toBe(before);
+});
+
+test('a log is laid over the speeds of a train, and its highest becomes evidence with one key', async ({ page, request }, info) => {
+  await atTheBench(page, 'Anna');
+  const { id } = await newCase(request, 'What the log asked', { ...SINGLE, reachedSpeed: undefined });
+  await weighed(request, id);
+  for (const [item, text] of [
+    ['card_high_duration', '255'],
+    ['card_low_duration', '288'],
+  ])
+    await entered(request, id, 'claim', { place: 'kind-E', part: 'lobe', item: `claimed.${item}` }, { text, standing: 'known' });
+  await page.goto(`${shop()}/case/${id}/motion/log?at=A1-E1`);
+  await expect(page.getByText('No log of this case was read to its end.')).toBeVisible();
+
+  await page.goto(`${shop()}/case/${id}/story/log`);
+  const log = info.outputPath('run.csv');
+  writeFileSync(
+    log,
+    execFileSync('php', ['bin/console', 'simulated:log', '--seconds', '120', '--limiter', '9900', '--missed-shift', '80'], {
+      maxBuffer: 64 * 1024 * 1024,
+    }),
+  );
+  await page.locator('input[type=file]').setInputFiles(log);
+  await page.getByRole('button', { name: 'Read the log' }).click();
+  await expect(page.getByRole('list', { name: 'Found in it' })).toContainText('over-speed', { timeout: 90_000 });
+  await saved(page);
+
+  await page.goto(`${shop()}/case/${id}/motion/log?at=A1-E1`);
+  await expect(page.getByText('Read: run.csv.')).toBeVisible();
+  await expect(page.getByRole('row', { name: /^above float/ })).toContainText(/\d+\.\d$/);
+  await page.getByRole('button', { name: 'Take the highest speed as what it saw' }).focus();
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await expect(page.getByText('It is what the judgement holds against float.')).toBeVisible();
+  await expect(page.getByRole('row', { name: /^above the highest speed as stated/ })).toBeVisible();
+  expect((await recorded(request, id)).some((entry) => entry.data?.text?.endsWith('1/min'))).toBe(true);
 });

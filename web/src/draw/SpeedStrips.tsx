@@ -172,7 +172,7 @@ const Line = ({ speeds, values, x, y, width, isTried = false }: LineProps) => (
 function FloatBand({ x, from, to, foot }: { x: Scale; from: number; to: number; foot: number }) {
   const [left, right] = [Math.max(LEFT, x(from)), Math.min(RIGHT, x(to))];
   return right <= left ? null : (
-    <rect x={left} y={LOFT[0]} width={right - left} height={foot - LOFT[0]} fill="var(--edge)" opacity={0.38} data-fill="band" />
+    <rect x={left} y={LOFT[0]} width={right - left} height={foot - LOFT[0]} fill="var(--edge)" opacity={0.3} data-fill="band" />
   );
 }
 
