@@ -63,18 +63,19 @@ if ($status !== 0) {
             abs($turn->peakForce / $peak - 1) / 0.0025,
         );
     }
-    printf("the same in C: %.2f ms; PHP takes %.1f times that (aim %d, at most %d)\n", $c, $php / $c, $jit ? 4 : 16, $jit ? 20 : 40);
+    [$aim, $most] = $jit ? [4, 20] : [16, 40];
+    printf("the same in C: %.2f ms; PHP takes %.1f times that (aim %d, at most %d)\n", $c, $php / $c, $aim, $most);
     printf("greatest difference to C: %.2g of what is allowed (0.1 µm, 0.1 mm/s, 0.25 %%)\n", $apart);
-    $fails = $php / $c > ($jit ? 20 : 40) || $apart > 1.0;
+    $fails = $php / $c > $most || $apart > 1.0;
 }
 foreach (ValveTrain::SURGE_DAMPING_RANGE as $damping) {
     $surging = $train->withSurgeDamping($damping);
-    $times = Harness::time(['one mass' => $sweep, 'with its spring swinging' => static function () use ($surging, $from, $to, $speeds): void {
+    $times = Harness::time(['one mass' => $sweep, 'swinging' => static function () use ($surging, $from, $to, $speeds): void {
         for ($i = 0; $i < $speeds; ++$i) {
             SurgingSpring::turn($surging, $from + $i * ($to - $from) / ($speeds - 1));
         }
     }], 2);
-    $ratio = $times['with its spring swinging']['least'] / $times['one mass']['least'];
+    $ratio = $times['swinging']['least'] / $times['one mass']['least'];
     printf("with a spring that swings, damping %.2f: %.1f times the one mass (aim 15, at most 80)\n", $damping, $ratio);
     $fails = $fails || $ratio > 80;
 }
@@ -89,7 +90,8 @@ if (in_array('--scipy', $argv, true)) {
     ]]], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
     file_put_contents($folder.'/asked', $asked);
     $start = hrtime(true);
-    exec(sprintf('/usr/bin/python3 %s < %s/asked', escapeshellarg(dirname(__DIR__).'/tests/outside/valve_motion.py'), $folder), $said, $status);
+    $reference = escapeshellarg(dirname(__DIR__).'/tests/outside/valve_motion.py');
+    exec(sprintf('/usr/bin/python3 %s < %s/asked', $reference, $folder), $said, $status);
     $scipy = (hrtime(true) - $start) / 1e6;
     unlink($folder.'/asked');
     $php = Harness::time(['sweep' => $sweep], 3)['sweep']['least'];

@@ -183,7 +183,7 @@ final readonly class Scenario
                     'pocket_diameter' => self::inch(1.084 + 0.003 * self::scatter($i, 5)),
                     'seal_height' => self::inch(0.743 + 0.005 * self::scatter($i, 6)),
                     'retainer_depth' => self::inch(0.204),
-                    ...self::trainOfFour($i),
+                    ...self::trainOfFour($i), ...self::pistonOfFour($station, $i),
                 ];
             },
             $findings,
@@ -224,6 +224,18 @@ final readonly class Scenario
         ];
     }
 
+    /** @return array<string, string> relief, recess and clay of a station of the four, by column */
+    private static function pistonOfFour(Station $station, int $i): array
+    {
+        $isExhaust = $station->kind === ValveKind::Exhaust;
+
+        return [
+            'relief_depth' => self::inch(($isExhaust ? 0.170 : 0.165) + 0.002 * self::scatter($i, 31)),
+            'valve_recess' => self::inch(($isExhaust ? 0.035 : 0.028) + 0.001 * self::scatter($i, 32)),
+            'piston_to_valve' => self::inch(($isExhaust ? 0.112 : 0.091) + 0.003 * self::scatter($i, 33)),
+        ];
+    }
+
     /** @return list<array{place: string, column: string, text: string, standing: string}> the card of the four's cams */
     private static function cardOfFour(): array
     {
@@ -234,6 +246,16 @@ final readonly class Scenario
             foreach (ValveKind::cases() as $kind) {
                 $claims[] = ['place' => 'kind-'.$kind->value, 'column' => $of, 'text' => $text, 'standing' => 'known'];
             }
+        }
+
+        foreach (['I' => '106', 'E' => '108'] as $kind => $centre) {
+            $claims[] = ['place' => 'kind-'.$kind, 'column' => 'card_centre', 'text' => $centre, 'standing' => 'known'];
+        }
+        foreach ([
+            'stroke' => '2.750', 'rod_length' => '4.900', 'deck_clearance' => '0.008', 'gasket_thickness' => '0.035',
+            'intake_valve_angle' => '14', 'exhaust_valve_angle' => '15',
+        ] as $of => $text) {
+            $claims[] = ['place' => 'engine', 'column' => $of, 'text' => $text, 'standing' => 'known'];
         }
 
         return $claims;

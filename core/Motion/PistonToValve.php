@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Motion;
 
-use MuteTapper\Core\Calculation\Contradiction;
 use MuteTapper\Core\Calculation\Formula;
 use MuteTapper\Core\Calculation\Source;
 use MuteTapper\Core\Engine\ValveKind;
@@ -16,33 +15,13 @@ use MuteTapper\Core\Quantity\Dimension;
  */
 final readonly class PistonToValve
 {
-    /** Crank degrees about top dead centre within which the nearest place is looked for. */
-    private const WITHIN = 42.0;
-    private const STEP = 2.0;
-    private const GOLDEN = 0.6180339887498949;
-    private const NEAR = 1e-6;
-
-    /** Lengths in metres, angles in crank degrees, the lean of the valve in degrees. */
-    private function __construct(
-        private CamCard $cam,
-        private float $stroke,
-        private float $rod,
-        private float $offset,
-        private float $drop,
-        private float $lean,
-        private float $ratio,
-        private float $lash,
-        private float $centre,
-    ) {
-    }
-
     /** The least clearance. */
     public static function least(ValveKind $kind): Formula
     {
         return self::declared(
             $kind, sprintf('piston-to-%s-valve', $kind->word()), sprintf('Piston to %s valve, by the cam card', $kind->word()),
             Dimension::Length, 'least of (piston below TDC + deck + gasket + relief + recess) × cos(lean) − lift about overlap',
-            static fn (self $pair): float => $pair->nearest()[1],
+            static fn (PistonRoom $room): float => $room->nearest()[1],
         );
     }
 
@@ -52,11 +31,11 @@ final readonly class PistonToValve
         return self::declared(
             $kind, $kind->word().'-nearest-at', sprintf('Crank angle at which the %s valve is nearest', $kind->word()),
             Dimension::CrankAngle, 'crank degrees after TDC at which piston to valve is least, by the cam card',
-            static fn (self $pair): float => $pair->nearest()[0],
+            static fn (PistonRoom $room): float => $room->nearest()[0],
         );
     }
 
-    /** @param \Closure(self): float $tell */
+    /** @param \Closure(PistonRoom): float $tell */
     private static function declared(
         ValveKind $kind,
         string $name,
@@ -72,9 +51,9 @@ final readonly class PistonToValve
                 [$stroke, $rod, $offset, $deck, $gasket, $relief, $recess, $lean, $ratio, $lash, $lift] = $figure;
                 [$high, $highDuration, $low, $lowDuration, $rampHeight, $rampRate, $centre, $advance] = array_slice($figure, 11);
 
-                return $tell(new self(
-                    CamCard::of($lift, $high, $highDuration / 4, $low, $lowDuration / 4, $rampHeight, $rampRate),
-                    $stroke, $rod, $offset, $deck + $gasket + $relief + $recess, $lean, $ratio, $lash,
+                return $tell(PistonRoom::of(
+                    CamCard::of($lift, $high, $highDuration / 4, $low, $lowDuration / 4, $rampHeight, $rampRate)->curve(),
+                    CrankSlider::of($stroke, $rod, $offset), $deck + $gasket + $relief + $recess, $lean, $ratio, $lash,
                     ($kind === ValveKind::Intake ? $centre : -$centre) - $advance,
                 ));
             },
@@ -113,35 +92,5 @@ final readonly class PistonToValve
             ],
             'advance' => ['the cam is early by so many crank degrees; late below nothing', Dimension::CrankAngle],
         ];
-    }
-
-    /** @return array{float, float} crank degrees after top dead centre, and clearance normal to the valve’s face in metres */
-    private function nearest(): array
-    {
-        if ($this->rod <= $this->stroke / 2 + abs($this->offset)) {
-            throw Contradiction::because('The rod is shorter than half the stroke: the crank cannot turn.');
-        }
-        $best = 0.0;
-        for ($angle = -self::WITHIN; $angle <= self::WITHIN; $angle += self::STEP) {
-            $best = $this->clearance($angle) < $this->clearance($best) ? $angle : $best;
-        }
-        [$from, $to] = [$best - self::STEP, $best + self::STEP];
-        while ($to - $from > self::NEAR) {
-            [$left, $right] = [$to - self::GOLDEN * ($to - $from), $from + self::GOLDEN * ($to - $from)];
-            [$from, $to] = $this->clearance($left) < $this->clearance($right) ? [$from, $right] : [$left, $to];
-        }
-
-        return [($from + $to) / 2, $this->clearance(($from + $to) / 2)];
-    }
-
-    private function clearance(float $angle): float
-    {
-        $r = $this->stroke / 2;
-        [$sin, $cos] = [sin(deg2rad($angle)), cos(deg2rad($angle))];
-        $top = sqrt(($r + $this->rod) ** 2 - $this->offset ** 2);
-        $below = $top - ($r * $cos + sqrt($this->rod ** 2 - ($r * $sin - $this->offset) ** 2));
-        $lift = max(0.0, $this->ratio * $this->cam->lift(($angle - $this->centre) / 2) - $this->lash);
-
-        return ($below + $this->drop) * cos(deg2rad($this->lean)) - $lift;
     }
 }

@@ -23,6 +23,8 @@ final readonly class MotionController
 {
     /** Turns of the crank a minute between which a turn is drawn. */
     private const SPEEDS = [300.0, 25000.0];
+    /** Crank degrees, early or late. */
+    private const PHASE = 12;
 
     public function __construct(private Assessments $assessments, private ShelvedSprings $springs, private TriedBench $tried)
     {
@@ -80,6 +82,29 @@ final readonly class MotionController
     public function log(CaseRecord $case, string $place, MotionLog $logs): JsonResponse
     {
         return new JsonResponse($logs->of($this->assessment($case, $place)->case));
+    }
+
+    #[Route('/piston', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/motion/{place}/piston', operationId: 'getPiston', parameters: [
+        new OA\QueryParameter(
+            name: 'phase', schema: new OA\Schema(type: 'number'),
+            description: 'crank degrees that the cams stand early, as tried; 0 on the marks',
+        ),
+    ], responses: [
+        new OA\Response(
+            response: 200, description: 'the valves of the cylinder over its piston', content: new OA\JsonContent(ref: PistonView::class),
+        ),
+    ])]
+    public function piston(CaseRecord $case, string $place, Request $request): JsonResponse
+    {
+        $phase = (float) $request->query->getString('phase', '0');
+        if (abs($phase) > self::PHASE) {
+            throw Problem::invalid(sprintf('A phase is tried up to %d crank degrees either way.', self::PHASE), ['pointer' => '/phase']);
+        }
+        $assessment = $this->assessment($case, $place);
+        $station = $assessment->case->engine->station($place) ?? throw new \LogicException('It was there a moment ago.');
+
+        return new JsonResponse((new PistonPresenter($assessment->bench, $assessment->knowledge->limits, $phase))->of($station));
     }
 
     #[Route('/{table}.csv', methods: ['GET'], requirements: ['table' => 'lift|sweep'])]

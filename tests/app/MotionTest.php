@@ -106,6 +106,44 @@ final class MotionTest extends AppTestCase
         }
     }
 
+    public function testThePistonUnderTheValvesOfACylinder(): void
+    {
+        $this->fill();
+        $missing = Node::root($this->send('GET', $this->case.'/motion/'.self::AT.'/piston'))->get('valves')->items()[0];
+        self::assertSame([], $missing->get('found')->items());
+        self::assertContains('rod length', $missing->get('missing')->words());
+
+        $entries = [];
+        $build = ['stroke' => '2.750', 'rod_length' => '4.900', 'deck_clearance' => '0.008', 'gasket_thickness' => '0.035'];
+        foreach ($build as $item => $text) {
+            $entries[] = self::entry('claim', ['engine', 'piston', 'claimed.'.$item], ['text' => $text, 'standing' => 'known']);
+        }
+        $entries[] = self::entry('claim', ['engine', 'chamber', 'claimed.exhaust_valve_angle'], ['text' => '15', 'standing' => 'known']);
+        $entries[] = self::entry('claim', ['kind-E', 'lobe', 'claimed.card_centre'], ['text' => '108', 'standing' => 'known']);
+        $entries[] = self::entry('reading', [self::AT, 'piston_relief', 'relief_depth'], ['text' => '0.165']);
+        $entries[] = self::entry('reading', [self::AT, 'valve', 'valve_recess'], ['text' => '0.035']);
+        foreach ($entries as $entry) {
+            $this->send('POST', $this->case.'/entries', $entry, 201);
+        }
+        $piston = Node::root($this->send('GET', $this->case.'/motion/'.self::AT.'/piston?phase=-4'));
+        $exhaust = $piston->get('valves')->items()[0];
+        self::assertNull($exhaust->get('measured')->raw());
+        [$found, $tried] = [$exhaust->get('foundLeast'), $exhaust->get('triedLeast')];
+        self::assertEqualsWithDelta(-9.0, $found->get('degree')->number(), 1.5);
+        // A late cam brings the exhaust nearer, by some five thou a degree of so small an engine.
+        self::assertEqualsWithDelta(4 * 0.005, $found->get('clearance')->number() - $tried->get('clearance')->number(), 0.004);
+        self::assertSame(count($piston->get('phases')->items()), count($exhaust->get('least')->items()));
+        self::assertEqualsWithDelta(0.100, $exhaust->get('limits')->get('traditional')->number(), 1e-9);
+
+        // Clay fixes the level, and the curve keeps its shape.
+        $clay = self::entry('reading', [self::AT, 'piston_relief', 'piston_to_valve'], ['text' => '0.090']);
+        $this->send('POST', $this->case.'/entries', $clay, 201);
+        $fixed = Node::root($this->send('GET', $this->case.'/motion/'.self::AT.'/piston'))->get('valves')->items()[0];
+        self::assertEqualsWithDelta(0.090, $fixed->get('foundLeast')->get('clearance')->number(), 1e-5);
+        $refused = Node::root($this->send('GET', $this->case.'/motion/'.self::AT.'/piston?phase=40', status: 422));
+        self::assertSame('/phase', $refused->get('pointer')->text());
+    }
+
     private function begin(): void
     {
         $id = Uuid::v7()->toRfc4122();

@@ -104,7 +104,7 @@ const PLACES = [
     (section) => `clearances/${section}`,
   ),
   'cause',
-  ...['lift?at=A1-E1', 'forces', 'sweep?at=A1-E1', 'log'].map((section) => `motion/${section}`),
+  ...['lift?at=A1-E1', 'sweep?at=A1-E1', 'piston'].map((section) => `motion/${section}`),
   'report',
   'schedule',
 ];

@@ -12,11 +12,12 @@ import { readTried, type Tried } from '../tried/change';
 import { AgainstLog } from './AgainstLog';
 import { Forces } from './Forces';
 import { Lift } from './Lift';
+import { Piston } from './Piston';
 import { SpeedSweep } from './SpeedSweep';
 import '../sheet/sheet.css';
 import './motion.css';
 
-const FIELDS = ['lift', 'forces', 'sweep', 'log'] as const;
+const FIELDS = ['lift', 'forces', 'sweep', 'piston', 'log'] as const;
 
 /** Step 6: what the parts of a valve did at speed, against what the log says they were asked to do. */
 export default function Motion() {
@@ -74,6 +75,7 @@ export default function Motion() {
             }}
           />
         )}
+        {field === 'piston' && <Piston place={place} />}
         {motion !== undefined && field === 'log' && <AgainstLog motion={motion} />}
       </div>
     </div>

@@ -202,6 +202,77 @@ test('without a log it says where one comes from', async () => {
   expect(await screen.findByText(words.motion.noLog)).toBeVisible();
 });
 
+const valve = (kind: 'I' | 'E', more: object = {}) => ({
+  place: `A1-${kind}1`,
+  label: `1${kind}`,
+  kind,
+  found: [0.3, 0.08, 0.2],
+  tried: [0.3, 0.07, 0.2],
+  foundLeast: { degree: kind === 'E' ? -10 : 10, clearance: 0.08 },
+  triedLeast: { degree: kind === 'E' ? -10 : 10, clearance: 0.07 },
+  least: [0.05, 0.08, 0.11],
+  early: 0,
+  limits: { 'tight intake': 0.08, traditional: 0.1 },
+  ruling: 'traditional',
+  measured: null,
+  sign: `Sign of ${kind}.`,
+  missing: [],
+  because: null,
+  ...more,
+});
+const piston = (valves: object[]) => ({
+  valves,
+  degrees: [-42, 0, 42],
+  phases: [-12, 0, 12],
+  growthLeast: 0.04,
+  growthMost: 0.06,
+  unit: 'in',
+});
+
+test('the piston under a cylinder: each valve against its limit, at speed as a range, by its sign', async () => {
+  const phases: number[] = [];
+  openCase(<Motion />, {
+    at: 'motion/piston?at=A1-E1',
+    get: {
+      ...get(),
+      '/api/cases/{id}/motion/{place}/piston': ({ params }: { params: { query: { phase: number } } }) => {
+        phases.push(params.query.phase);
+        return piston([valve('E'), valve('I', { measured: { ...quantity('0.080'), shown: '0.080 ± 0.006 in' } })]);
+      },
+    },
+  });
+  const slider = await screen.findByRole('slider', { name: words.motion.piston.slider('1E') });
+  const exhaust = screen.getByRole('region', { name: words.motion.piston.chart('1E') });
+  expect(exhaust).toHaveTextContent('0.080 in');
+  expect(exhaust).toHaveTextContent(words.motion.piston.outside);
+  expect(exhaust).toHaveTextContent(words.motion.piston.range('0.020', '0.040'));
+  expect(exhaust).toHaveTextContent(words.motion.piston.assumed);
+  expect(exhaust).toHaveTextContent('Sign of E.');
+  expect(screen.getByRole('region', { name: words.motion.piston.chart('1I') })).toHaveTextContent(
+    words.motion.piston.level('0.080 ± 0.006 in'),
+  );
+  fireEvent.keyDown(slider, { key: 'ArrowLeft' });
+  await waitFor(() => expect(slider).toHaveAttribute('aria-valuenow', '-0.5'));
+  await waitFor(() => expect(phases).toContain(-0.5));
+  expect(slider).toHaveAttribute('aria-valuetext', expect.stringContaining('0.5 late'));
+  fireEvent.keyDown(slider, { key: 'Backspace' });
+  await waitFor(() => expect(slider).toHaveAttribute('aria-valuenow', '0'));
+});
+
+test('a piston of which nothing can be told says what it takes', async () => {
+  openCase(<Motion />, {
+    at: 'motion/piston?at=A1-E1',
+    get: {
+      ...get(),
+      '/api/cases/{id}/motion/{place}/piston': piston([
+        valve('E', { found: [], tried: [], foundLeast: null, triedLeast: null, least: [], missing: ['rod length', 'stroke'] }),
+      ]),
+    },
+  });
+  expect(await screen.findByText(words.motion.piston.missing('1E'))).toBeVisible();
+  expect(screen.getByText('rod length, stroke.')).toBeVisible();
+});
+
 test('seconds of a bin that a speed cuts count by their share', () => {
   const bins = [
     { from: 6900, seconds: 10 },

@@ -108,6 +108,15 @@ export const useTurn = (id: string, place: string, speed: number | null, change:
     placeholderData: (previous) => previous,
   });
 
+/** The valves of a cylinder over its piston. */
+export const usePiston = (id: string, place: string, phase: number): UseQueryResult<Schemas['PistonView']> =>
+  useQuery({
+    ...ofCase(id, ['piston', place, phase], () =>
+      answer(api.GET('/api/cases/{id}/motion/{place}/piston', { params: { path: { id, place }, query: { phase } } })),
+    ),
+    placeholderData: (previous) => (previous?.valves[0]?.place === place ? previous : undefined),
+  });
+
 /** What the logs of the case asked of the valves. */
 export const useMotionLog = (id: string, place: string): UseQueryResult<Schemas['MotionLogView']> =>
   useQuery(
