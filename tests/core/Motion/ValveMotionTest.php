@@ -9,6 +9,7 @@ use MuteTapper\Core\Motion\OneMass;
 use MuteTapper\Core\Motion\SpringLine;
 use MuteTapper\Core\Motion\SurgingSpring;
 use MuteTapper\Core\Motion\Threshold;
+use MuteTapper\Core\Motion\TrainInputs;
 use MuteTapper\Core\Motion\ValveTrain;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -38,7 +39,8 @@ final class ValveMotionTest extends TestCase
         self::assertEqualsWithDelta($bound, Threshold::bound($train), 12);
         self::assertEqualsWithDelta($loss, Threshold::firstLoss($train), 3);
         self::assertEqualsWithDelta($float, Threshold::floatSpeed($train), 2);
-        self::assertEqualsWithDelta($float, Threshold::floatSpeed($train, 0.8 * $float), 2, 'looked for near a speed far off');
+        self::assertEqualsWithDelta($float, Threshold::floatSpeed($train, 0.8 * $float), 2, 'looked for near a speed far below');
+        self::assertEqualsWithDelta($float, Threshold::floatSpeed($train, 1.3 * $float), 2, 'looked for near a speed far above');
     }
 
     public function testBackPressureLowersFloat(): void
@@ -146,6 +148,42 @@ final class ValveMotionTest extends TestCase
             [0.0, $train->spring->at(0.0)], [$lift / 2, $train->spring->at($lift / 2)], [$lift, 1.1 * $train->spring->at($lift)],
         ]);
         self::assertGreaterThan(20 + (Threshold::floatSpeed($train) ?? INF), Threshold::floatSpeed($train->withSpring($stiffens)));
+    }
+
+    /** Turned by hand, the lobe feels at the nose what the springs press with at that lift, on whichever piece of their line. */
+    public function testEachPieceOfASpringPressesWithItsOwnLoad(): void
+    {
+        $train = Lobes::bucket(90, 265);
+        $lift = $train->fullLift();
+        $stiffens = SpringLine::through([[0.0, 400.0], [$lift / 2, 640.0], [$lift, 1100.0]]);
+        $turn = OneMass::turn($train->withSpring($stiffens), 20, true);
+        foreach ($turn->trace as [, $y, $force, $isHeld]) {
+            if ($isHeld && $y > 5e-4) {
+                self::assertEqualsWithDelta($stiffens->at($y), $force, 2.0, sprintf('at %.2f mm', 1e3 * $y));
+            }
+        }
+        self::assertGreaterThan(1000.0, max(0.0, ...array_column($turn->trace, 2)), 'it came to the upper piece');
+    }
+
+    /** What still rings when the lobe comes round again is carried into the next turn; the figures are those of SciPy's solve_ivp. */
+    public function testAValveThatStillRingsBeginsTheNextTurnSo(): void
+    {
+        $turn = OneMass::turn(Lobes::bucket(90, 265), 12084.745762711864);
+        self::assertFalse($turn->varies);
+        self::assertEqualsWithDelta(1.150916977e-03, $turn->loft, 1e-7);
+        self::assertEqualsWithDelta(10.592009, $turn->landing, 1e-4);
+    }
+
+    public function testGasTakesItsShareOfEveryLoad(): void
+    {
+        $train = Lobes::pushrod(190, 425);
+        $lift = $train->fullLift();
+        $pressed = TrainInputs::train($train->lobe, [
+            'mass' => 0.28, 'spring_mass' => 0.12, 'ratio' => 1.5, 'lash' => 0.016 * Lobes::INCH, 'stiffness' => 2e6,
+            'seat_load' => $train->spring->at(0.0), 'half_load' => $train->spring->at($lift / 2), 'open_load' => $train->spring->at($lift),
+            'net_lift' => $lift, 'gas_force' => 254.0,
+        ]);
+        self::assertEqualsWithDelta(6146, Threshold::floatSpeed($pressed), 2);
     }
 
     public function testASpringWithoutMassSurgesNot(): void

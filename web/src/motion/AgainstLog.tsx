@@ -39,7 +39,7 @@ export function AgainstLog({ motion }: { motion: Motion }) {
     ...(motion.highest === null ? [] : [{ name: 'highest', found: motion.highest, plusMinus: null }]),
   ];
   return (
-    <section className="sheet pad against-log">
+    <section className="sheet pad against-log" tabIndex={0} aria-label={words.motion.fields.log}>
       <p className="note">
         {words.motion.files(log.files.join(', '))} {log.unread.length > 0 && words.motion.unread(log.unread.join(', '))}
       </p>

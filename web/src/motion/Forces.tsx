@@ -12,7 +12,7 @@ export function Forces({ motion }: { motion: Motion }) {
   const { view } = useBench();
   const log = useMotionLog(view.id, motion.place);
   return (
-    <div className="forces">
+    <div className="forces" tabIndex={0} role="region" aria-label={words.motion.fields.forces}>
       <section className="sheet pad">
         <h3>{words.motion.whatMoves}</h3>
         <Figures figures={motion.figures} />
