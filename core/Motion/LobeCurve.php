@@ -112,18 +112,10 @@ final readonly class LobeCurve
         return $shares;
     }
 
-    /** The same curve as it stands over a rocker and its lash: what the valve is asked to do; nothing where the lash is open. */
+    /** Over a rocker and its lash: the lift that the valve is asked for; nothing where the lash is open. */
     public function atValve(float $angle, float $ratio, float $lash): float
     {
         return max(0.0, $ratio * $this->of($angle)[0] - $lash);
-    }
-
-    /** The same curve, the lobe worn or ground to another lift: every lift by the same share. */
-    public function scaled(float $share): self
-    {
-        $by = static fn (float $one): float => $share * $one;
-
-        return new self($this->first, array_map($by, $this->lift), array_map($by, $this->slope), array_map($by, $this->bend));
     }
 
     /**

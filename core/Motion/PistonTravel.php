@@ -11,7 +11,6 @@ use MuteTapper\Core\Engine\Station;
 use MuteTapper\Core\Engine\ValveKind;
 use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Sheet\Missing;
-use MuteTapper\Core\Verdict\Verdict;
 
 /** The piston under a valve, by what the bench knows: how near, where, and which way a wrong phase moves it. */
 final readonly class PistonTravel
@@ -95,11 +94,6 @@ final readonly class PistonTravel
             'late one the reverse, each cam by itself.',
             abs($early), $early > 0.0 ? 'early' : 'late', $this->station->kind->word(), $isNearer ? 'nearer to' : 'further from',
         );
-    }
-
-    public function verdict(): ?Verdict
-    {
-        return $this->bench->margin($this->station->code(), 'piston_to_valve')?->verdict;
     }
 
     /** @return array<string, bool> cams that move this valve, by the index of their phase, and whether it moves exhausts alone */
