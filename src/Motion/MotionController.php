@@ -109,7 +109,7 @@ final readonly class MotionController
 
     #[Route('/{table}.csv', methods: ['GET'], requirements: ['table' => 'lift|sweep'])]
     #[OA\Get(path: '/api/cases/{id}/motion/{place}/{table}.csv', operationId: 'exportMotion', parameters: [
-        new OA\PathParameter(name: 'table', schema: new OA\Schema(type: 'string', enum: ['lift', 'sweep'])),
+        new OA\PathParameter(name: 'table', required: true, schema: new OA\Schema(type: 'string', enum: ['lift', 'sweep'])),
         new OA\QueryParameter(name: 'change', schema: new OA\Schema(type: 'string'), description: 'what is tried, as JSON'),
     ], responses: [
         new OA\Response(response: 200, description: 'every computed point', content: new OA\MediaType('text/csv')),
