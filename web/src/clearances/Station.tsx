@@ -6,15 +6,15 @@ import { MarginRule } from '../draw/MarginRule';
 import { StackSection, tightGaps, type StackGap } from '../draw/StackSection';
 import { Keycap, Tag } from '../draw/Tag';
 import { useChosen } from '../frame/Chosen';
-import { useOpened } from '../frame/useSection';
+import { useNeighbours } from '../frame/useNeighbours';
 import { useBench } from '../entry/useBench';
 import type { Schemas } from '../shared/api';
 import { failureWords } from '../shared/failure';
 import { isWriting, useKeysEverywhere } from '../shared/keys';
 import { words } from '../shared/messages';
 import { useStack } from '../shared/queries';
-import { readTried, type Tried } from '../tried/change';
 import { Sliders } from '../tried/Sliders';
+import { useTried } from '../tried/useTried';
 
 type Gap = Schemas['StackGapView'];
 
@@ -24,43 +24,21 @@ const DRAWN = ['travel_to_bind', 'retainer_to_seal', 'retainer_to_guide'];
 /** One valve: its stack in section, what remains at full lift, the lift its head takes, and what may be tried. */
 export function Station() {
   const { view } = useBench();
-  const [place, choose] = useChosen();
-  const [written, write] = useOpened('try');
-  const [held, hold] = useState<{ place: string; tried: Tried[] } | null>(null);
-  const tried = held?.place === place ? held.tried : readTried(written, place);
-  const told = useStack(view.id, place, tried.length === 0 ? '' : JSON.stringify(tried));
+  const [place] = useChosen();
+  const { tried, change, onTry, onRest, onAsFound } = useTried(place);
+  const told = useStack(view.id, place, change);
   const [detail, setDetail] = useState(0);
   useEffect(() => setDetail(0), [place]);
-  const go = (by: number): void => {
-    const next = view.stations[view.stations.findIndex((one) => one.code === place) + by];
-    if (next !== undefined) choose(next.code);
-  };
+  useNeighbours();
   const free = (event: KeyboardEvent): boolean => !isWriting(event);
-  useKeysEverywhere([
-    { shown: '[', does: words.keysDo.stationBefore, on: /^\[$/, when: free, run: () => go(-1) },
-    { shown: ']', does: words.keysDo.stationAfter, on: /^\]$/, when: free, run: () => go(1) },
-    { shown: 'Z', does: words.keysDo.nextGap, on: /^z$/i, when: free, run: () => setDetail((one) => one + 1) },
-  ]);
-  const rest = (): void => {
-    const now = tried.length === 0 ? null : JSON.stringify(tried);
-    if (held !== null && now !== written) write(now);
-  };
+  useKeysEverywhere([{ shown: 'Z', does: words.keysDo.nextGap, on: /^z$/i, when: free, run: () => setDetail((one) => one + 1) }]);
   if (told.error !== null)
     return (
       <div className="more-or-less-note">
         <p className="wrong" role="alert">
           {failureWords(told.error)}
         </p>
-        {tried.length > 0 && (
-          <Button
-            onClick={() => {
-              hold({ place, tried: [] });
-              write(null);
-            }}
-          >
-            {words.stack.allAsFound}
-          </Button>
-        )}
+        {tried.length > 0 && <Button onClick={onAsFound}>{words.stack.allAsFound}</Button>}
       </div>
     );
   const stack = told.data;
@@ -111,14 +89,7 @@ export function Station() {
           </p>
         )}
       </aside>
-      <Sliders
-        place={stack.place}
-        sliders={stack.sliders}
-        springs={stack.springs}
-        tried={tried}
-        onTry={(next) => hold({ place, tried: next })}
-        onRest={rest}
-      />
+      <Sliders place={stack.place} sliders={stack.sliders} springs={stack.springs} tried={tried} onTry={onTry} onRest={onRest} />
     </div>
   );
 }

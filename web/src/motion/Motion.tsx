@@ -1,14 +1,13 @@
 import { Segmented } from 'antd';
-import { useState } from 'react';
 import { useBench } from '../entry/useBench';
 import { useChosen } from '../frame/Chosen';
 import { PlanSide } from '../frame/PlanSide';
-import { useOpened, useSection } from '../frame/useSection';
+import { useNeighbours } from '../frame/useNeighbours';
+import { useSection } from '../frame/useSection';
 import { failureWords } from '../shared/failure';
-import { isWriting, useKeysEverywhere } from '../shared/keys';
 import { words } from '../shared/messages';
 import { useMotion } from '../shared/queries';
-import { readTried, type Tried } from '../tried/change';
+import { useTried } from '../tried/useTried';
 import { AgainstLog } from './AgainstLog';
 import { Forces } from './Forces';
 import { Lift } from './Lift';
@@ -24,23 +23,9 @@ export default function Motion() {
   const { view } = useBench();
   const [place, choose] = useChosen();
   const [field, setField] = useSection(FIELDS, 'sweep');
-  const [written, write] = useOpened('try');
-  const [held, hold] = useState<{ place: string; tried: Tried[] } | null>(null);
-  const tried = held?.place === place ? held.tried : readTried(written, place);
-  const change = tried.length === 0 ? '' : JSON.stringify(tried);
+  const { tried, change, onTry, onRest, onAsFound } = useTried(place);
   const told = useMotion(view.id, place, change);
-  const go = (by: number): void => {
-    const next = view.stations[view.stations.findIndex((one) => one.code === place) + by];
-    if (next !== undefined) choose(next.code);
-  };
-  const free = (event: KeyboardEvent): boolean => !isWriting(event);
-  useKeysEverywhere([
-    { shown: '[', does: words.keysDo.stationBefore, on: /^\[$/, when: free, run: () => go(-1) },
-    { shown: ']', does: words.keysDo.stationAfter, on: /^\]$/, when: free, run: () => go(1) },
-  ]);
-  const rest = (): void => {
-    if (held !== null && change !== (written ?? '')) write(change === '' ? null : change);
-  };
+  useNeighbours();
   const motion = told.data;
   return (
     <div className="room in-motion">
@@ -63,17 +48,7 @@ export default function Motion() {
         {motion !== undefined && field === 'lift' && <Lift motion={motion} change={change} />}
         {motion !== undefined && field === 'forces' && <Forces motion={motion} />}
         {motion !== undefined && field === 'sweep' && (
-          <SpeedSweep
-            motion={motion}
-            change={change}
-            tried={tried}
-            onTry={(next) => hold({ place, tried: next })}
-            onRest={rest}
-            onAsFound={() => {
-              hold({ place, tried: [] });
-              write(null);
-            }}
-          />
+          <SpeedSweep motion={motion} change={change} tried={tried} onTry={onTry} onRest={onRest} onAsFound={onAsFound} />
         )}
         {field === 'piston' && <Piston place={place} />}
         {motion !== undefined && field === 'log' && <AgainstLog motion={motion} />}
