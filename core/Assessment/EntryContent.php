@@ -8,6 +8,7 @@ use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Entry\Answer;
 use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\MeasuredLift;
 use MuteTapper\Core\Entry\PartTag;
 use MuteTapper\Core\Entry\SweptCurve;
 use MuteTapper\Core\Photograph\Annotation;
@@ -43,6 +44,7 @@ final class EntryContent
             EntryKind::Order => StepOrder::fromNode($data)->toArray(),
             EntryKind::Pieces => Pieces::fromNode($data)->toArray(),
             EntryKind::Sweep => SweptCurve::fromNode($data)->toArray(),
+            EntryKind::Lift => MeasuredLift::fromNode($data)->toArray(),
             EntryKind::Tag => PartTag::fromNode($data)->toArray(),
             EntryKind::Custody => Custody::fromNode($data)->toArray(),
             EntryKind::Annotation => Annotation::fromNode($data)->toArray(),

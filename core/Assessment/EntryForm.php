@@ -14,6 +14,7 @@ use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\Finding;
 use MuteTapper\Core\Entry\Look;
+use MuteTapper\Core\Entry\MeasuredLift;
 use MuteTapper\Core\Entry\NotMeasurable;
 use MuteTapper\Core\Entry\PartTag;
 use MuteTapper\Core\Entry\Reading;
@@ -156,6 +157,8 @@ final readonly class EntryForm
             EntryKind::Pieces => $part === null ? null : new Slot($slot->place, $part->value, Pieces::ITEM, $slot->index),
             EntryKind::Sweep => $engine->station($slot->place) === null && Place::asLoose($slot->place) === null
                 ? null : SweptCurve::slot($slot->place, $slot->index),
+            EntryKind::Lift => $engine->station($slot->place) === null && Place::asKind($slot->place) === null
+                ? null : MeasuredLift::slot($slot->place),
             EntryKind::Tag => $part === null ? null : PartTag::slot($slot->place, $part, $slot->index),
             EntryKind::Custody => $part === null ? null : Custody::slot($slot->place, $part),
             EntryKind::Task => Task::slot($index),

@@ -11,6 +11,8 @@ enum EntryKind: string
     case Reading = 'reading';
     /** A spring pressed on a tester from one height to another. */
     case Sweep = 'sweep';
+    /** A lobe turned under an indicator. */
+    case Lift = 'lift';
     /** A figure of the build as claimed. */
     case Claim = 'claim';
     /** A sign seen, or looked for and not there. */

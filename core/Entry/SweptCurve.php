@@ -50,17 +50,15 @@ final readonly class SweptCurve
         if ($loadUnit->dimension() !== Dimension::Force) {
             throw BadDocument::at('/loadUnit', 'a load is a force.');
         }
-        $points = [];
-        foreach ($data->get('points')->items(self::MOST) as $point) {
-            $pair = $point->items(2);
-            if (count($pair) !== 2) {
-                throw BadDocument::at($point->pointer, 'a point is a height and a load.');
-            }
-            [$height, $load] = [$pair[0]->number(), $pair[1]->number()];
-            self::within($pair[0], $height * $heightUnit->baseFactor(), self::HEIGHTS, 'a spring on a tester is 5 to 100 mm high.');
-            self::within($pair[1], $load * $loadUnit->baseFactor(), self::LOADS, 'no valve spring presses like that.');
-            $points[] = [$height, $load];
-        }
+        $points = Pairs::of(
+            $data->get('points'), self::MOST, 'a height and a load',
+            static function (Node $height, Node $load) use ($heightUnit, $loadUnit): void {
+                Pairs::within(
+                    $height, $height->number() * $heightUnit->baseFactor(), self::HEIGHTS, 'a spring on a tester is 5 to 100 mm high.',
+                );
+                Pairs::within($load, $load->number() * $loadUnit->baseFactor(), self::LOADS, 'no valve spring presses like that.');
+            },
+        );
         if (count($points) < self::LEAST) {
             throw BadDocument::at('/points', sprintf('a sweep has at least %d points; fewer are loads of their own.', self::LEAST));
         }
@@ -104,17 +102,5 @@ final readonly class SweptCurve
             ),
             $this->points, array_keys($this->points),
         );
-    }
-
-    /**
-     * @param array{float, float} $range
-     *
-     * @throws BadDocument
-     */
-    private static function within(Node $of, float $base, array $range, string $words): void
-    {
-        if ($base < $range[0] || $base > $range[1]) {
-            throw BadDocument::at($of->pointer, $words);
-        }
     }
 }

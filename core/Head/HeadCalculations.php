@@ -7,6 +7,7 @@ namespace MuteTapper\Core\Head;
 use MuteTapper\Core\Calculation\Contradiction;
 use MuteTapper\Core\Calculation\Formula;
 use MuteTapper\Core\Calculation\LinearForm;
+use MuteTapper\Core\Calculation\OfSet;
 use MuteTapper\Core\Calculation\Source;
 use MuteTapper\Core\Quantity\Dimension;
 
@@ -24,6 +25,15 @@ final class HeadCalculations
             ->minus('seal_height', 'top of seal or guide above the spring seat')
             ->minus('retainer_depth', 'from the spring’s face down to the retainer’s lowest underside')
             ->minus('net_lift', 'net valve lift');
+    }
+
+    /** The lift of a lobe that was measured degree by degree. */
+    public static function liftOfTable(): OfSet
+    {
+        return OfSet::greatest(
+            'lobe-lift-by-table', 'Lift at the lobe, by the measured lift', 'lifts', 'measured lifts at the lobe', Dimension::Length,
+            Source::own('the nose is flat: the greatest lift stands for it'),
+        );
     }
 
     /** A height taken from the bare head, as seen from the face that the spring stands on. */

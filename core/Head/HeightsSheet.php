@@ -54,7 +54,8 @@ final class HeightsSheet
                         ),
                     ),
                 Column::length('lobe_lift', Part::Lobe, 0.0, 0.8)->by('dial_indicator')->claimable()->comparedWithSet()->usually(0.39)
-                    ->triedOn(Slider::around(0.08, 0.08)),
+                    ->triedOn(Slider::around(0.08, 0.08))
+                    ->orElse(Way::derived(HeadCalculations::liftOfTable(), ['lifts' => From::measuredLifts()])),
                 self::ratio(),
                 Column::length('lash', Part::Valve, 0.0, 0.3)->at(Axis::Date)->by('feeler')->claimable()->usually(0.016)
                     ->triedOn(Slider::around(0.02, 0.03))

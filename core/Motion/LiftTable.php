@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Motion;
 
 use MuteTapper\Core\Calculation\Contradiction;
+use MuteTapper\Core\Entry\MeasuredLift;
+use MuteTapper\Core\Quantity\Uncertain;
 
 /** The lift of a lobe as it was measured, degree by degree: what the gauge's noise made of it is smoothed away. */
 final readonly class LiftTable
@@ -13,12 +15,22 @@ final readonly class LiftTable
     public const LEAST = 24;
     /** Degrees of base circle that are laid on either side. */
     private const BASE = 12;
+    /** Cam degrees either way over which the bend is told. [own] */
+    private const BEND_ABOUT = 4;
     /** Wider gaps of the table leave the curve between them open, in cam degrees. [own] */
     private const WIDEST_GAP = 6.0;
     /** Less noise than that is not believed, in metres. */
     private const LEAST_NOISE = 2e-7;
     /** The table begins and ends on the ramp or the base circle: below this share of its lift. [own] */
     private const ENDS_BELOW = 0.06;
+
+    /** @throws Contradiction saying what is wrong with the table */
+    public static function of(MeasuredLift $lift): LobeCurve
+    {
+        $base = static fn (Uncertain $one): float => $one->base;
+
+        return self::curve(array_map($base, $lift->degrees()), array_map($base, $lift->lifts()));
+    }
 
     /**
      * @param list<float> $degrees of the cam, rising, from anywhere
@@ -150,6 +162,6 @@ final readonly class LiftTable
             $nodes[] = [$here, ($a - 8 * $b + 8 * $c - $d) / 12, (-$a + 16 * $b - 30 * $here + 16 * $c - $d) / 12];
         }
 
-        return LobeCurve::at($first, $nodes);
+        return LobeCurve::at($first, $nodes, self::BEND_ABOUT);
     }
 }

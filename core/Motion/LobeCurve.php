@@ -22,18 +22,32 @@ final readonly class LobeCurve
      * @param non-empty-list<float> $lift
      * @param non-empty-list<float> $slope
      * @param non-empty-list<float> $bend
+     * @param int $about cam degrees either way over which a bend is told: a measured lobe has what its gauge’s noise left in every one
      */
-    private function __construct(public int $first, public array $lift, public array $slope, public array $bend)
-    {
+    private function __construct(
+        public int $first,
+        public array $lift,
+        public array $slope,
+        public array $bend,
+        private int $about,
+    ) {
     }
 
     /**
      * @param list<array{float, float, float}> $nodes lift, slope and bend, one a degree
+     * @param int $about cam degrees either way over which a bend is told; none where the bend is exact
      */
-    public static function at(int $first, array $nodes): self
+    public static function at(int $first, array $nodes, int $about = 0): self
     {
         return $nodes === [] ? throw new \LogicException('A lobe has a lift.')
-            : new self($first, array_column($nodes, 0), array_column($nodes, 1), array_column($nodes, 2));
+            : new self($first, array_column($nodes, 0), array_column($nodes, 1), array_column($nodes, 2), $about);
+    }
+
+    /** How sharply the lift bends down at a cam degree, in metres a degree squared: more than nothing over the nose. */
+    public function bendsDown(int $degree): float
+    {
+        return $this->about === 0 ? -$this->of($degree)[2]
+            : ($this->of($degree - $this->about)[1] - $this->of($degree + $this->about)[1]) / (2 * $this->about);
     }
 
     public function last(): int
@@ -110,6 +124,17 @@ final readonly class LobeCurve
         }
 
         return $shares;
+    }
+
+    /** The same lobe, every lift of it so many times as great. */
+    public function scaled(float $times): self
+    {
+        $scaled = static fn (float $value): float => $times * $value;
+
+        return new self(
+            $this->first, array_map($scaled, $this->lift), array_map($scaled, $this->slope), array_map($scaled, $this->bend),
+            $this->about,
+        );
     }
 
     /** Over a rocker and its lash: the lift that the valve is asked for; nothing where the lash is open. */

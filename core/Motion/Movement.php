@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Motion;
 
+use MuteTapper\Core\Calculation\Basis;
 use MuteTapper\Core\Calculation\Contradiction;
 use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Engine\Coil;
@@ -20,9 +21,6 @@ final readonly class Movement
     private const FIGURES = [
         'valve_mass', 'retainer_mass', 'lock_mass', 'spring_mass', 'follower_mass', 'pushrod_mass', 'rocker_mass', 'effective_mass',
         'ratio', 'lash_of_train', 'train_stiffness', 'valve_seat_load', 'valve_half_load', 'valve_open_load', 'net_lift', 'gas_at_lift',
-    ];
-    private const CARD = [
-        'lobe_lift', 'card_high_lift', 'card_high_duration', 'card_low_lift', 'card_low_duration', 'ramp_height', 'ramp_rate',
     ];
     /** What is tried, in the order of use. */
     private const TRIED = [
@@ -54,7 +52,7 @@ final readonly class Movement
     /** @return array<string, Given> what the lobe is known by */
     public function card(): array
     {
-        return $this->known(self::CARD);
+        return $this->known(array_values(SpeedValues::CARD));
     }
 
     /** @return list<array{Value, Given}> what may be tried here, and what was found of it */
@@ -71,15 +69,28 @@ final readonly class Movement
         return $tried;
     }
 
-    /** The lobe alone: it can be drawn before anything was weighed. */
+    /** The lobe alone: it can be drawn before anything was weighed. As measured; where it was not, as its card says. */
     public function lobe(?FlankShape $shape = null): LobeCurve|Missing
     {
-        $figures = $this->gathered(array_slice(SpeedValues::TRAIN, 0, count(self::CARD)));
+        $measured = $this->bench->lift($this->place);
+        $figures = $measured === null ? $this->gathered(SpeedValues::CARD) : [];
         try {
-            return $figures instanceof Missing ? $figures : TrainInputs::card($figures, $shape)->curve();
+            return match (true) {
+                $figures instanceof Missing => $figures,
+                $measured !== null => $this->asTried(LiftTable::of($measured[1])),
+                default => TrainInputs::card($figures, $shape)->curve(),
+            };
         } catch (Contradiction $contradiction) {
             return Missing::because($contradiction->getMessage());
         }
+    }
+
+    /** Where another lift is tried, the measured lobe grows to it in every point. */
+    private function asTried(LobeCurve $measured): LobeCurve
+    {
+        $lift = $this->bench->value($this->place, 'lobe_lift');
+
+        return $lift instanceof Given && $lift->basis === Basis::Changed ? $measured->scaled($lift->value->base / $measured->peak()) : $measured;
     }
 
     public function train(): ValveTrain|Missing
@@ -156,7 +167,7 @@ final readonly class Movement
     {
         $units = $this->bench->case->settings->units;
         $remarks = [];
-        $ramp = $this->bench->value($this->place, 'ramp_height');
+        $ramp = $this->bench->lift($this->place) === null ? $this->bench->value($this->place, 'ramp_height') : null;
         $gives = $train->lash / $train->ratio + $train->spring->seatLoad() / $train->stiffness / $train->ratio;
         if ($ramp instanceof Given && $ramp->value->base < $gives) {
             $show = static fn (float $base): string => $units->show(Quantity::of(

@@ -93,40 +93,33 @@ final readonly class SpeedCalculation implements LongCalculation
     public function solve(array $figures): Solution
     {
         $single = array_map(static fn (array $list): float => $list[0] ?? 0.0, $figures);
-        $lobe = $this->lobe($figures, $single);
-        $train = TrainInputs::train($lobe, $single);
+        $measured = $this->isByTable ? LiftTable::curve($figures['degrees'], $figures['lifts']) : null;
+        $train = TrainInputs::train($measured ?? TrainInputs::card($single)->curve(), $single);
         $value = ($this->ask)($train, null, false, $single) ?? throw Contradiction::because($this->never);
         $slopes = [];
         foreach (TrainInputs::steps($single) as $name => $step) {
             if (isset($figures[$name]) && count($figures[$name]) === 1) {
-                $slopes[$name] = $this->slope($figures, $name, $step, $value);
+                $slopes[$name] = $this->slope($measured, $single, $name, $step, $value);
             }
         }
 
-        return Solution::of($value, $slopes, $this->ownBands($train, $figures, $single, $value));
-    }
-
-    /**
-     * @param array<string, list<float>> $figures
-     * @param array<string, float> $single
-     */
-    private function lobe(array $figures, array $single): LobeCurve
-    {
-        return $this->isByTable ? LiftTable::curve($figures['degrees'], $figures['lifts']) : TrainInputs::card($single)->curve();
+        return Solution::of($value, $slopes, $this->ownBands($train, $single, $value));
     }
 
     /**
      * Change of the answer with one figure; nothing where the figures no longer fit each other on either side.
      *
-     * @param array<string, list<float>> $figures
+     * @param LobeCurve|null $measured the lobe where no card says it
+     * @param array<string, float> $figures
      */
-    private function slope(array $figures, string $name, float $step, float $near): float
+    private function slope(?LobeCurve $measured, array $figures, string $name, float $step, float $near): float
     {
-        $at = function (float $by) use ($figures, $name, $near): ?float {
-            $moved = array_replace($figures, [$name => [$figures[$name][0] + $by]]);
-            $single = array_map(static fn (array $list): float => $list[0] ?? 0.0, $moved);
+        $at = function (float $by) use ($measured, $figures, $name, $near): ?float {
+            $moved = array_replace($figures, [$name => $figures[$name] + $by]);
             try {
-                return ($this->ask)(TrainInputs::train($this->lobe($moved, $single), $single), $near, false, $single);
+                $lobe = $measured ?? TrainInputs::card($moved)->curve();
+
+                return ($this->ask)(TrainInputs::train($lobe, $moved), $near, false, $moved);
             } catch (Contradiction) {
                 return null;
             }
@@ -145,24 +138,22 @@ final readonly class SpeedCalculation implements LongCalculation
     /**
      * Half-widths of what neither the readings nor the card tell.
      *
-     * @param array<string, list<float>> $figures
      * @param array<string, float> $single
      *
      * @return array<string, float>
      */
-    private function ownBands(ValveTrain $train, array $figures, array $single, float $value): array
+    private function ownBands(ValveTrain $train, array $single, float $value): array
     {
-        $own = ['what a card leaves open of its lobe' => $this->isByTable ? self::TABLE * $value : 0.0];
+        $open = $this->isByTable ? self::TABLE * abs($value) : 0.0;
         foreach ($this->isByTable ? [] : FlankShape::others() as $shape) {
             try {
                 $other = ($this->ask)($train->withLobe(TrainInputs::card($single, $shape)->curve()), $value, false, $single);
-                $own['what a card leaves open of its lobe'] = max(
-                    $own['what a card leaves open of its lobe'], $other === null ? 0.0 : abs($other - $value),
-                );
+                $open = max($open, $other === null ? 0.0 : abs($other - $value));
             } catch (Contradiction) {
                 continue; // this shape has no lobe with such durations
             }
         }
+        $own = [$this->isByTable ? 'what the gauge’s noise leaves open of the lobe' : 'what a card leaves open of its lobe' => $open];
         if ($train->springMass > 0.0) {
             $own['surge of the spring'] = 0.0;
             foreach (ValveTrain::SURGE_DAMPING_RANGE as $damping) {

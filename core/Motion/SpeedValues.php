@@ -27,11 +27,14 @@ final class SpeedValues
         DriveKind::Finger->value => [5000.0, 1250.0],
     ];
 
-    /** What a train is made of: by input of its calculations, the name of the value. */
-    public const TRAIN = [
+    /** What a lobe is known by from its card: by input of the calculations, the name of the value. */
+    public const CARD = [
         'lobe_lift' => 'lobe_lift', 'high_lift' => 'card_high_lift', 'high_duration' => 'card_high_duration', 'low_lift' => 'card_low_lift',
-        'low_duration' => 'card_low_duration', 'ramp_height' => 'ramp_height', 'ramp_rate' => 'ramp_rate', 'mass' => 'effective_mass',
-        'spring_mass' => 'spring_mass', 'ratio' => 'ratio', 'lash' => 'lash_of_train', 'stiffness' => 'train_stiffness',
+        'low_duration' => 'card_low_duration', 'ramp_height' => 'ramp_height', 'ramp_rate' => 'ramp_rate',
+    ];
+    /** What a train is made of beside its lobe, likewise. */
+    public const TRAIN = [
+        'mass' => 'effective_mass', 'spring_mass' => 'spring_mass', 'ratio' => 'ratio', 'lash' => 'lash_of_train', 'stiffness' => 'train_stiffness',
         'seat_load' => 'valve_seat_load', 'half_load' => 'valve_half_load', 'open_load' => 'valve_open_load', 'net_lift' => 'net_lift',
         'gas_force' => 'gas_at_lift',
     ];
@@ -47,7 +50,11 @@ final class SpeedValues
     /** @return list<Value> */
     public static function declare(): array
     {
-        $card = array_map(static fn (string $name): From => From::value($name), self::TRAIN);
+        $value = static fn (string $name): From => From::value($name);
+        $train = array_map($value, self::TRAIN);
+        $card = array_map($value, self::CARD) + $train;
+        $table = ['degrees' => From::measuredDegrees(), 'lifts' => From::measuredLifts()] + $train;
+        $speed = ['speed' => From::value('highest_speed')];
         $margin = LinearForm::of(
             'float-margin', 'Speed of float beyond the highest speed', Dimension::RotationSpeed, 'speed of float − highest speed',
             Source::own(),
@@ -56,11 +63,16 @@ final class SpeedValues
 
         return [
             Value::named('float_speed', 'speed of float', Dimension::RotationSpeed)->headed('float')
-                ->by(Way::derived(SpeedCalculation::floatSpeed(false), $card)),
+                ->by(
+                    Way::derived(SpeedCalculation::floatSpeed(true), $table), Way::derived(SpeedCalculation::floatSpeed(false), $card),
+                ),
             Value::named('first_loss_speed', 'speed at which contact is first lost', Dimension::RotationSpeed)->headed('first loss')
-                ->by(Way::derived(SpeedCalculation::firstLoss(false), $card)),
+                ->by(Way::derived(SpeedCalculation::firstLoss(true), $table), Way::derived(SpeedCalculation::firstLoss(false), $card)),
             Value::named('loft_at_highest', 'loft at the highest speed', Dimension::Length)->headed('loft, at its highest')
-                ->by(Way::derived(SpeedCalculation::loftAt(false), $card + ['speed' => From::value('highest_speed')])),
+                ->by(
+                    Way::derived(SpeedCalculation::loftAt(true), $table + $speed),
+                    Way::derived(SpeedCalculation::loftAt(false), $card + $speed),
+                ),
             Value::named('float_margin', 'speed of float beyond the highest speed', Dimension::RotationSpeed)->by(
                 Way::derived($margin, ['float_speed' => From::value('float_speed'), 'highest_speed' => From::value('highest_speed')]),
             ),

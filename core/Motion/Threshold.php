@@ -42,15 +42,17 @@ final readonly class Threshold
 
     /**
      * Speed above which no spring such as this could hold the train to the nose, were it all stiff: good to some per cent for bucket
-     * trains, half too high with pushrods. An upper bound, never the speed of float.
+     * trains, half too high with pushrods. An upper bound, never the speed of float. The nose is where the lift bends down without a
+     * break.
      */
     public static function bound(ValveTrain $train): float
     {
+        $lobe = $train->lobe;
         $least = INF;
-        foreach ($train->lobe->bend as $i => $bend) {
-            $lift = $train->ratio * $train->lobe->lift[$i] - $train->lash;
-            if ($bend < 0.0 && $lift > 0.0) {
-                $least = min($least, $train->spring->at($lift) / ($train->mass * $train->ratio * -$bend));
+        foreach ([-1, 1] as $side) {
+            for ($degree = $lobe->peakDegree(); ($bend = $lobe->bendsDown($degree)) > 0.0; $degree += $side) {
+                $lift = $train->ratio * $lobe->of($degree)[0] - $train->lash;
+                $least = $lift > 0.0 ? min($least, $train->spring->at($lift) / ($train->mass * $train->ratio * $bend)) : $least;
             }
         }
 

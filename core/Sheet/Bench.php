@@ -19,6 +19,7 @@ use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Engine\Station;
 use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\MeasuredLift;
 use MuteTapper\Core\Entry\NotMeasurable;
 use MuteTapper\Core\Entry\Reading;
 use MuteTapper\Core\Entry\Standing;
@@ -63,8 +64,8 @@ final class Bench
      * @var array<string, bool>
      */
     private array $possible = [];
-    /** @var array<string, array<string, non-empty-list<Given>>> by place and coil */
-    private array $sweeps = [];
+    /** @var array<string, array<string, non-empty-list<Given>>> figures of recorded curves, by kind, place and coil */
+    private array $curves = [];
     /** @var array<string, list<Margin>> by judged value */
     private array $margins = [];
 
@@ -146,6 +147,12 @@ final class Bench
         $tag = $curve === null ? $this->records->tagAt($source, Part::Spring, $coil) : null;
 
         return $tag === null ? $curve : $this->records->sweep(Place::loose($tag), $coil);
+    }
+
+    /** @return array{string, MeasuredLift}|null the lift of a lobe as measured, and the place for which it stands: its own, or its kind */
+    public function lift(string $place): ?array
+    {
+        return $this->records->lift($this->statedAt($place));
     }
 
     /** @return list<string> places at which any spring was swept, those of the engine first */
@@ -407,7 +414,7 @@ final class Bench
             if (!$way->applies($this->case->engine, $parts) || ($way->ofDual !== null && $way->ofDual !== $this->isDual($place))) {
                 continue;
             }
-            if ($way->isSwept && $this->swept($place, $parts[Axis::Coil->value] ?? '') === []) {
+            if ($way->curve !== null && $this->curve($way->curve, $place, $parts) === []) {
                 continue;
             }
             $result = $this->goWay($way, $place, $parts);
@@ -520,7 +527,10 @@ final class Bench
                 return $ends instanceof Missing ? $ends : $ends[$from->respect === Respect::Oldest ? 0 : 1];
             case Respect::SweptHeights:
             case Respect::SweptLoads:
-                return $this->swept($place, $parts[Axis::Coil->value] ?? '')[$from->respect->name] ?? Missing::of(['sweep on the tester']);
+                return $this->curve(EntryKind::Sweep, $place, $parts)[$from->respect->name] ?? Missing::of(['sweep on the tester']);
+            case Respect::MeasuredDegrees:
+            case Respect::MeasuredLifts:
+                return $this->curve(EntryKind::Lift, $place, $parts)[$from->respect->name] ?? Missing::of(['measured lift of the lobe']);
         }
     }
 
@@ -644,23 +654,42 @@ final class Bench
             : null;
     }
 
-    /** @return array<string, non-empty-list<Given>> heights and loads of a sweep, by the respect in which they are asked for */
-    private function swept(string $place, string $coil): array
+    /**
+     * @param array<string, string> $parts of the value that asks
+     *
+     * @return array<string, non-empty-list<Given>> the figures of a recorded curve, by the respect in which they are asked for
+     */
+    private function curve(EntryKind $kind, string $place, array $parts): array
     {
-        if (!$this->records->hasSweeps()) {
+        if (!$this->records->hasCurves($kind)) {
             return [];
         }
-        $key = $place.'/'.$coil;
-        if (!isset($this->sweeps[$key])) {
-            $curve = $this->sweep($place, $coil);
-            $given = static fn (Uncertain $one): Given => new Given($one, 'sweep on the tester', Basis::Read);
-            $this->sweeps[$key] = $curve === null ? [] : [
-                Respect::SweptHeights->name => array_map($given, $curve->heights()),
-                Respect::SweptLoads->name => array_map($given, $curve->loads()),
-            ];
-        }
+        $coil = $parts[Axis::Coil->value] ?? '';
 
-        return $this->sweeps[$key];
+        return $this->curves[implode('/', [$kind->value, $place, $coil])] ??= array_map(
+            static fn (array $figures): array => array_map(
+                static fn (Uncertain $one): Given => new Given(
+                    $one, $kind === EntryKind::Sweep ? 'sweep on the tester' : 'lift as measured', Basis::Read,
+                ), $figures,
+            ),
+            $kind === EntryKind::Sweep ? $this->sweptFigures($place, $coil) : $this->liftedFigures($place),
+        );
+    }
+
+    /** @return array<string, non-empty-list<Uncertain>> */
+    private function sweptFigures(string $place, string $coil): array
+    {
+        $curve = $this->sweep($place, $coil);
+
+        return $curve === null ? [] : [Respect::SweptHeights->name => $curve->heights(), Respect::SweptLoads->name => $curve->loads()];
+    }
+
+    /** @return array<string, non-empty-list<Uncertain>> */
+    private function liftedFigures(string $place): array
+    {
+        $lift = $this->lift($place)[1] ?? null;
+
+        return $lift === null ? [] : [Respect::MeasuredDegrees->name => $lift->degrees(), Respect::MeasuredLifts->name => $lift->lifts()];
     }
 
     /** @param array{bool, Quantity} $change */

@@ -83,6 +83,18 @@ final readonly class From
         return new self($load, Respect::SweptLoads);
     }
 
+    /** The cam degrees at which a lobe was measured; the value names what a lobe has alone. */
+    public static function measuredDegrees(): self
+    {
+        return new self('lobe_lift', Respect::MeasuredDegrees);
+    }
+
+    /** The lifts of a lobe, by degree. */
+    public static function measuredLifts(): self
+    {
+        return new self('lobe_lift', Respect::MeasuredLifts);
+    }
+
     /** What is said to be missing when it is. */
     public function called(string $words): self
     {

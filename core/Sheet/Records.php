@@ -9,6 +9,7 @@ use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Entry\Claim;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\MeasuredLift;
 use MuteTapper\Core\Entry\NotMeasurable;
 use MuteTapper\Core\Entry\PartTag;
 use MuteTapper\Core\Entry\Reading;
@@ -23,6 +24,8 @@ final class Records
     private array $claims = [];
     /** @var array<string, SweptCurve> by id of the entry */
     private array $curves = [];
+    /** @var array<string, MeasuredLift> by id of the entry */
+    private array $lifts = [];
 
     /**
      * @param array<string, array<string, array<string, Entry>>> $read by item, place and index
@@ -32,6 +35,7 @@ final class Records
      * @param array<string, string> $tags of parts, by the slot in which they are said
      * @param list<string> $dates
      * @param array<string, array<string, Entry>> $swept sweeps by place and coil
+     * @param array<string, Entry> $lifted measured lifts of lobes, by place
      */
     private function __construct(
         private readonly array $read,
@@ -41,12 +45,13 @@ final class Records
         private readonly array $tags,
         private readonly array $dates,
         private readonly array $swept,
+        private readonly array $lifted,
     ) {
     }
 
     public static function of(CaseFile $case): self
     {
-        $read = $none = $claimed = $coils = $tags = $dates = $swept = [];
+        $read = $none = $claimed = $coils = $tags = $dates = $swept = $lifted = [];
         foreach ($case->log->standing(EntryKind::Reading) as $entry) {
             $index = $entry->slot->index ?? '';
             $coils[$entry->slot->place][$index] = true;
@@ -75,9 +80,12 @@ final class Records
             $swept[$entry->slot->place][$entry->slot->index ?? ''] = $entry;
             $coils[$entry->slot->place][$entry->slot->index ?? ''] = true;
         }
+        foreach ($case->log->standing(EntryKind::Lift) as $entry) {
+            $lifted[$entry->slot->place] = $entry;
+        }
         ksort($dates);
 
-        return new self($read, $none, $claimed, $coils, $tags, array_map(strval(...), array_keys($dates)), $swept);
+        return new self($read, $none, $claimed, $coils, $tags, array_map(strval(...), array_keys($dates)), $swept, $lifted);
     }
 
     public function reading(string $item, string $place, ?string $index): ?Reading
@@ -94,9 +102,29 @@ final class Records
         return $entry === null ? null : $this->curves[$entry->id] ??= SweptCurve::fromNode($entry->node(), $entry->id);
     }
 
-    public function hasSweeps(): bool
+    /**
+     * The lift of a lobe as measured, at the first of the places that has one.
+     *
+     * @param list<string> $places
+     *
+     * @return array{string, MeasuredLift}|null the place for which it stands, and the lift
+     */
+    public function lift(array $places): ?array
     {
-        return $this->swept !== [];
+        foreach ($places as $place) {
+            $entry = $this->lifted[$place] ?? null;
+            if ($entry !== null) {
+                return [$place, $this->lifts[$entry->id] ??= MeasuredLift::fromNode($entry->node(), $entry->id)];
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether any curve of this kind was recorded. */
+    public function hasCurves(EntryKind $kind): bool
+    {
+        return $kind === EntryKind::Sweep ? $this->swept !== [] : $this->lifted !== [];
     }
 
     /** @return list<string> */

@@ -8,6 +8,7 @@ use MuteTapper\Core\Calculation\Basis;
 use MuteTapper\Core\Calculation\Calculation;
 use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Engine\Engine;
+use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
@@ -15,8 +16,8 @@ use MuteTapper\Core\Quantity\Unit;
 /** How a named value comes about at a place by something else than a reading or a claim of its own. */
 final readonly class Way
 {
-    /** Only where the spring was swept; where it was not, the sweep is not missing. */
-    public bool $isSwept;
+    /** Only where this curve was recorded; where it was not, it is not missing. */
+    public ?EntryKind $curve;
 
     /**
      * @param array<string, From> $inputs by input of the calculation
@@ -34,7 +35,8 @@ final readonly class Way
         public ?string $atKey,
         public ?bool $ofDual = null,
     ) {
-        $this->isSwept = array_filter($inputs, static fn (From $from): bool => $from->respect === Respect::SweptLoads) !== [];
+        $curves = array_filter(array_map(static fn (From $from): ?EntryKind => $from->respect->curve(), $inputs));
+        $this->curve = $curves === [] ? null : reset($curves);
     }
 
     /** @param array<string, From> $inputs */

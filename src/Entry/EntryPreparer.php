@@ -13,6 +13,7 @@ use MuteTapper\Core\Assessment\AllSheets;
 use MuteTapper\Core\Assessment\EntryContent;
 use MuteTapper\Core\Assessment\EntryForm;
 use MuteTapper\Core\Assessment\EntryRules;
+use MuteTapper\Core\Calculation\Contradiction;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Engine;
@@ -20,6 +21,7 @@ use MuteTapper\Core\Entry\Claim;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\FillState;
+use MuteTapper\Core\Entry\MeasuredLift;
 use MuteTapper\Core\Entry\PartTag;
 use MuteTapper\Core\Entry\SeenState;
 use MuteTapper\Core\Entry\Severity;
@@ -27,6 +29,7 @@ use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Entry\Standing;
 use MuteTapper\Core\Entry\SweptCurve;
 use MuteTapper\Core\Entry\TypedReading;
+use MuteTapper\Core\Motion\LiftTable;
 use MuteTapper\Core\Photograph\Annotation;
 use MuteTapper\Core\Photograph\Shape;
 use MuteTapper\Core\Quantity\Dimension;
@@ -45,6 +48,7 @@ final readonly class EntryPreparer
     private const MOST_TEXT = 200;
     /** A sweep comes from such a gauge where nothing else is said. */
     private const TESTER = 'spring_tester';
+    private const INDICATOR = 'dial_indicator';
 
     private EntryForm $form;
 
@@ -87,6 +91,7 @@ final readonly class EntryPreparer
                 EntryKind::Claim => $this->claim($typed->slot, $data, $engine, $units),
                 EntryKind::Finding => self::finding($data),
                 EntryKind::Sweep => $this->sweep($data),
+                EntryKind::Lift => $this->lift($data),
                 EntryKind::Tag => $this->tag($typed->slot, $data, $case, $engine),
                 EntryKind::Look => ['state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value],
                 EntryKind::Photograph => $this->photograph($data, $case),
@@ -161,14 +166,33 @@ final readonly class EntryPreparer
     /** @return array<string, mixed> */
     private function sweep(Node $data): array
     {
-        $code = $data->maybe('gauge')?->word() ?? self::TESTER;
-        $gauge = $this->knowledge->gauge($code)
-            ?? throw BadDocument::at('/data/gauge', sprintf('there is no gauge “%s” in the library.', $code));
-        if ($gauge->unit->dimension() !== Dimension::Force) {
-            throw BadDocument::at('/data/gauge', sprintf('“%s” reads no loads.', $gauge->label));
+        return SweptCurve::fromNode($this->gauged($data, self::TESTER, Dimension::Force, 'loads'))->toArray();
+    }
+
+    /** @return array<string, mixed> */
+    private function lift(Node $data): array
+    {
+        $lift = MeasuredLift::fromNode($this->gauged($data, self::INDICATOR, Dimension::Length, 'lengths'));
+        try {
+            LiftTable::of($lift);
+        } catch (Contradiction $contradiction) {
+            throw BadDocument::at('/points', $contradiction->getMessage());
         }
 
-        return SweptCurve::fromNode(Node::root(['gauge' => $gauge->toArray()] + $data->map()))->toArray();
+        return $lift->toArray();
+    }
+
+    /** The content with the gauge that took it, as the library has it today. */
+    private function gauged(Node $data, string $usual, Dimension $dimension, string $what): Node
+    {
+        $code = $data->maybe('gauge')?->word() ?? $usual;
+        $gauge = $this->knowledge->gauge($code)
+            ?? throw BadDocument::at('/data/gauge', sprintf('there is no gauge “%s” in the library.', $code));
+        if ($gauge->unit->dimension() !== $dimension) {
+            throw BadDocument::at('/data/gauge', sprintf('“%s” reads no %s.', $gauge->label, $what));
+        }
+
+        return Node::root(['gauge' => $gauge->toArray()] + $data->map());
     }
 
     /**
