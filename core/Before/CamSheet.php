@@ -7,8 +7,11 @@ namespace MuteTapper\Core\Before;
 use MuteTapper\Core\Calculation\LinearForm;
 use MuteTapper\Core\Calculation\Source;
 use MuteTapper\Core\CaseFile\Step;
+use MuteTapper\Core\Engine\Cams;
+use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
+use MuteTapper\Core\Engine\ValveKind;
 use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Axis;
@@ -22,6 +25,9 @@ use MuteTapper\Core\Sheet\Way;
 /** Phase of each cam against its card. */
 final class CamSheet
 {
+    /** Half-width of the phase of a cam that nobody looked at, in crank degrees. [practice] */
+    private const ON_MARKS = 2.0;
+
     public static function declare(): Sheet
     {
         $phase = LinearForm::of(
@@ -47,10 +53,32 @@ final class CamSheet
             values: [
                 Value::named('cam_phase', 'cam phase against the card', Dimension::CrankAngle, Site::Engine, Axis::Cam)
                     ->by(Way::derived($phase, ['found' => From::value('cam_phase_found'), 'card' => From::value('cam_phase_card')])),
+                self::early(),
             ],
             judged: [Judged::of('cam_phase', 'off the card')],
             site: Site::Engine,
             rows: Axis::Cam,
+        );
+    }
+
+    /** Of the cam that moves a valve, whatever its centres are counted from. */
+    private static function early(): Value
+    {
+        $from = ['phase' => From::itsCam('cam_phase')];
+        $later = LinearForm::of(
+            'cam-early', 'Cam early, centres after top dead centre', Dimension::CrankAngle, '− (found − card)', Source::practice(),
+        )->minus('phase', 'cam phase against the card');
+        $earlier = LinearForm::of(
+            'exhaust-cam-early', 'Exhaust cam early, centres before top dead centre', Dimension::CrankAngle, 'found − card',
+            Source::practice(),
+        )->plus('phase', 'cam phase against the card');
+        $areTogether = static fn (Engine $engine): bool => !Cams::areApart($engine);
+
+        return Value::named('cam_early', 'crank degrees that the cam of the valve is early', Dimension::CrankAngle)->by(
+            Way::derived($later, $from)->ofKind(ValveKind::Intake),
+            Way::derived($later, $from)->ofKind(ValveKind::Exhaust)->on($areTogether),
+            Way::derived($earlier, $from)->ofKind(ValveKind::Exhaust)->on(Cams::areApart(...)),
+            Way::usual(0, Unit::Degree, 'taken as on its marks: its phase was not found', self::ON_MARKS),
         );
     }
 }

@@ -21,8 +21,6 @@ use MuteTapper\Core\Sheet\Way;
 /** Figures of the build that are stated rather than measured here: the oil's, the pistons', the gasket's. */
 final class BuildSheet
 {
-    private const FOR_MOTION = 'The way of the piston follows from it.';
-
     public static function declare(): Sheet
     {
         return new Sheet(
@@ -33,14 +31,15 @@ final class BuildSheet
             columns: array_map(static fn (Column $column): Column => $column->ofEach(Site::Engine)->statable(), [
                 Column::length('bore', Part::Piston, 1.5, 6.0)->usually(4.0),
                 Column::length('stroke', Part::Piston, 1.0, 6.0)->usually(3.5),
-                Column::length('rod_length', Part::Piston, 2.5, 10.0)->recordOnly(self::FOR_MOTION)->usually(6.0),
-                Column::length('pin_offset', Part::Piston, -0.2, 0.2)->recordOnly(self::FOR_MOTION)->usually(0.02),
+                Column::length('rod_length', Part::Piston, 2.5, 10.0)->usually(6.0),
+                Column::length('pin_offset', Part::Piston, -0.2, 0.2)->usually(0.02)
+                    ->orElse(Way::usual(0, Unit::Inch, 'taken as none')),
                 Column::of(
                     'intake_valve_angle', Part::Chamber, 0, 45, Unit::Degree, 'intake valves from the cylinder axis',
-                )->by('degree_wheel')->recordOnly(self::FOR_MOTION),
+                )->by('degree_wheel'),
                 Column::of(
                     'exhaust_valve_angle', Part::Chamber, 0, 45, Unit::Degree, 'exhaust valves from the cylinder axis',
-                )->by('degree_wheel')->recordOnly(self::FOR_MOTION),
+                )->by('degree_wheel'),
                 Column::of('oil_viscosity_40', Part::Oil, 5, 600, Unit::SquareMillimetrePerSecond, 'oil viscosity at 40 °C')->neverRead(),
                 Column::of('oil_viscosity_100', Part::Oil, 2, 60, Unit::SquareMillimetrePerSecond, 'oil viscosity at 100 °C')->neverRead(),
                 Column::of('oil_temperature', Part::Oil, -30, 200, Unit::DegreeCelsius, 'oil at the lobes, hot')->neverRead()

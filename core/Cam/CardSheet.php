@@ -41,7 +41,7 @@ final class CardSheet
                 $duration('card_low_duration', 'card: advertised duration')->usually(290, Unit::Degree),
                 Column::of(
                     'card_centre', Part::Lobe, 60, 150, Unit::Degree, 'card: lobe centre, after TDC of an intake, before TDC of an exhaust',
-                )->usually(108, Unit::Degree)->recordOnly('The piston under the valve is reckoned from it, over the crank angle.'),
+                )->usually(108, Unit::Degree),
                 Column::length('ramp_height', Part::Lobe, 0.001, 0.05, 'card: height of the ramp, at the lobe')->usually(0.012)
                     ->orElse(...$inch(0.012, 0.002, 0.0035, 0.0005)),
                 Column::length('ramp_rate', Part::Lobe, 0.00005, 0.003, 'card: lift of the ramp for each cam degree')->usually(0.00045)

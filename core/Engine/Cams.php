@@ -25,4 +25,23 @@ final class Cams
 
         return $cams;
     }
+
+    /** The index of the cam that moves a valve; null where the phase of none is measured. */
+    public static function moving(Engine $engine, Station $station): ?string
+    {
+        $bank = $station->cylinder->bank;
+        foreach (array_keys(self::of($engine)) as $cam) {
+            if (in_array($cam, ['cam', $bank.'-cam', $bank.'-'.$station->kind->value], true)) {
+                return $cam;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether exhaust valves have cams of their own, whose centres are counted before top dead centre. */
+    public static function areApart(Engine $engine): bool
+    {
+        return array_filter(array_keys(self::of($engine)), static fn (string $cam): bool => str_ends_with($cam, '-E')) !== [];
+    }
 }

@@ -35,9 +35,9 @@ final readonly class MeasuredLift
     /** @throws BadDocument naming the point */
     public static function fromNode(Node $data, string $entryId = ''): self
     {
-        $unit = $data->get('unit')->choice(Unit::class);
+        $unit = $data->get('liftUnit')->choice(Unit::class);
         if ($unit->dimension() !== Dimension::Length) {
-            throw BadDocument::at('/unit', 'a lift is a length.');
+            throw BadDocument::at('/liftUnit', 'a lift is a length.');
         }
         $points = self::rising(Pairs::of(
             $data->get('points'), self::MOST, 'a degree and a lift',
@@ -63,7 +63,7 @@ final readonly class MeasuredLift
     public function toArray(): array
     {
         return [
-            'points' => $this->points, 'wheel' => $this->wheel->value, 'unit' => $this->unit->value, 'gauge' => $this->gauge->toArray(),
+            'points' => $this->points, 'wheel' => $this->wheel->value, 'liftUnit' => $this->unit->value, 'gauge' => $this->gauge->toArray(),
         ];
     }
 

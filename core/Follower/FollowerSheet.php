@@ -68,6 +68,8 @@ final class FollowerSheet
                     ->shownIn(Fineness::Tenths)->by(Way::derived(self::clearance(), [
                         'bore' => From::value('follower_bore'), 'outside' => From::value('follower_outside'),
                     ])),
+                Value::named('element_load', 'load on the element of a valve that stands open', Dimension::Force)->headed('element load')
+                    ->by(Way::same(From::value('nose_force'))->on($hydraulic)),
                 Value::named('crown_radius', 'radius of the face’s crown', Dimension::Length)->by(
                     Way::derived(FollowerCalculations::crownRadius(), [
                         'face_diameter' => From::value('follower_outside'), 'crown' => From::value('face_crown'),
@@ -78,6 +80,7 @@ final class FollowerSheet
                 Judged::of('follower_clearance', 'in its bore')->restsOn('bore', 'outside'),
                 Judged::of('face_crown', 'crown'),
                 Judged::of('leak_down_time', 'leak-down'),
+                Judged::of('element_load', 'load, standing open'),
             ],
             wants: ['follower_outside' => 1, 'follower_bore' => 1, 'face_crown' => 1, 'leak_down_time' => 1],
         );

@@ -20,6 +20,8 @@ final readonly class Choice
         public ?string $sign,
         public ?Severity $severity,
         public bool $denies,
+        /** What is measured so is worth nothing. */
+        public bool $spoils,
     ) {
     }
 
@@ -29,6 +31,7 @@ final readonly class Choice
         return new self(
             $node->get('code')->word(), $node->get('label')->word(), $node->get('meaning')->word(1000),
             $node->maybe('sign')?->word(), $node->maybe('severity')?->choice(Severity::class), $node->maybe('denies')?->flag() ?? false,
+            $node->maybe('spoils')?->flag() ?? false,
         );
     }
 }

@@ -33,6 +33,22 @@ final readonly class LiftTable
     }
 
     /**
+     * The points as they were measured, counted from the nose.
+     *
+     * @return list<array{float, float}> cam degrees and metres
+     *
+     * @throws Contradiction
+     */
+    public static function points(MeasuredLift $lift): array
+    {
+        $base = static fn (Uncertain $one): float => $one->base;
+        [$degrees, $lifts] = [array_map($base, $lift->degrees()), array_map($base, $lift->lifts())];
+        $nose = self::nose($degrees, $lifts);
+
+        return array_map(static fn (float $degree, float $one): array => [$degree - $nose, $one], $degrees, $lifts);
+    }
+
+    /**
      * @param list<float> $degrees of the cam, rising, from anywhere
      * @param list<float> $lifts in metres, at the lobe
      * @param float|null $noise standard deviation of a lift; null where it is to be told from the table itself

@@ -70,6 +70,7 @@ final class MassSheet
             judged: [
                 Judged::of('bound_over_speed', 'bound ÷ speed')->restsOn('bound')->accusingOnly(),
                 Judged::of('float_margin', 'float beyond speed')->restsOn('float_speed'),
+                Judged::of('surge_order', 'surge, harmonic')->restsOn('frequency'),
             ],
             also: ['valve_mass', 'retainer_mass', 'follower_mass'],
             wants: ['lock_mass' => 1, 'spring_mass' => 1],

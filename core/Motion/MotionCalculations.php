@@ -73,4 +73,20 @@ final class MotionCalculations
             ->input('bound', 'quasi-static upper bound of speed', Dimension::RotationSpeed)
             ->input('speed', 'speed that the engine is meant for', Dimension::RotationSpeed);
     }
+
+    /** Which harmonic of the cam's turn sets the spring swinging at a speed: the higher it is, the less of it is in the lift. */
+    public static function surgeOrder(): Formula
+    {
+        return Formula::of(
+            'surge-order', 'Harmonic of the cam that meets the spring', Dimension::Ratio, '120 × surge frequency ÷ speed of the crank',
+            Source::published(
+                'the cam turns at half the speed of the crank; natural frequency over that of the cam: any text on springs; from memory',
+            ),
+            static fn (float $frequency, float $speed): float => $speed > 0.0 ? 120 * $frequency / $speed : throw Contradiction::because(
+                'An engine that stands sets nothing swinging.',
+            ),
+        )
+            ->input('frequency', 'surge frequency of the spring', Dimension::Frequency)
+            ->input('speed', 'speed of the crank', Dimension::RotationSpeed);
+    }
 }

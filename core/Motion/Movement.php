@@ -90,7 +90,8 @@ final readonly class Movement
     {
         $lift = $this->bench->value($this->place, 'lobe_lift');
 
-        return $lift instanceof Given && $lift->basis === Basis::Changed ? $measured->scaled($lift->value->base / $measured->peak()) : $measured;
+        return $lift instanceof Given && $lift->basis === Basis::Changed
+            ? $measured->scaled($lift->value->base / $measured->peak()) : $measured;
     }
 
     public function train(): ValveTrain|Missing
@@ -98,7 +99,7 @@ final readonly class Movement
         $figures = $this->gathered(SpeedValues::TRAIN);
         $lobe = $this->lobe();
         if ($figures instanceof Missing || $lobe instanceof Missing) {
-            return $figures instanceof Missing ? $figures : $lobe;
+            return Missing::all($figures, $lobe);
         }
         try {
             return TrainInputs::train($lobe, $figures);

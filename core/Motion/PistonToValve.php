@@ -51,10 +51,11 @@ final readonly class PistonToValve
                 [$stroke, $rod, $offset, $deck, $gasket, $relief, $recess, $lean, $ratio, $lash, $lift] = $figure;
                 [$high, $highDuration, $low, $lowDuration, $rampHeight, $rampRate, $centre, $advance] = array_slice($figure, 11);
 
+                $lobe = CamCard::of($lift, $high, $highDuration / 4, $low, $lowDuration / 4, $rampHeight, $rampRate)->curve();
+
                 return $tell(PistonRoom::of(
-                    CamCard::of($lift, $high, $highDuration / 4, $low, $lowDuration / 4, $rampHeight, $rampRate)->curve(),
-                    CrankSlider::of($stroke, $rod, $offset), $deck + $gasket + $relief + $recess, $lean, $ratio, $lash,
-                    ($kind === ValveKind::Intake ? $centre : -$centre) - $advance,
+                    ValveLift::of($lobe, $ratio, $lash, ($kind === ValveKind::Intake ? $centre : -$centre) - $advance),
+                    CrankSlider::of($stroke, $rod, $offset), $deck + $gasket + $relief + $recess, $lean,
                 ));
             },
         );

@@ -6,7 +6,6 @@ namespace MuteTapper\Core\Motion;
 
 use MuteTapper\Core\Calculation\Contradiction;
 use MuteTapper\Core\Calculation\Given;
-use MuteTapper\Core\Engine\Cams;
 use MuteTapper\Core\Engine\Station;
 use MuteTapper\Core\Engine\ValveKind;
 use MuteTapper\Core\Sheet\Bench;
@@ -25,31 +24,14 @@ final readonly class PistonTravel
     /** The room, its level fixed by a measured clearance where there is one. */
     public function room(): PistonRoom|Missing
     {
-        $kind = $this->station->kind === ValveKind::Intake ? 'intake' : 'exhaust';
-        $place = $this->station->code();
-        $figures = $missing = [];
-        foreach (['stroke', 'rod_length', 'free_drop', $kind.'_valve_angle', 'ratio', 'lash_of_train', 'card_centre'] as $name) {
-            $given = $this->bench->value($place, $name);
-            if ($given instanceof Given) {
-                $figures[] = $given->value->base;
-            } else {
-                $missing = [...$missing, ...$given->what];
-            }
+        $figures = $this->figures(['stroke', 'rod_length', 'pin_offset', 'free_drop', $this->station->kind->word().'_valve_angle']);
+        $lift = $this->lift();
+        if ($figures instanceof Missing || $lift instanceof Missing) {
+            return Missing::all($figures, $lift);
         }
-        $lobe = (new Movement($place, $this->bench))->lobe();
-        if ($lobe instanceof Missing) {
-            return Missing::of([...$missing, ...$lobe->what], $lobe->because);
-        }
-        if (count($figures) < 7) {
-            return Missing::of($missing);
-        }
-        [$stroke, $rod, $drop, $lean, $ratio, $lash, $centre] = $figures;
-        $offset = $this->bench->value($place, 'pin_offset');
+        [$stroke, $rod, $offset, $drop, $lean] = $figures;
         try {
-            $room = PistonRoom::of(
-                $lobe, CrankSlider::of($stroke, $rod, $offset instanceof Given ? $offset->value->base : 0.0), $drop, $lean, $ratio, $lash,
-                $this->station->kind === ValveKind::Intake ? $centre : -$centre,
-            );
+            $room = PistonRoom::of($lift, CrankSlider::of($stroke, $rod, $offset), $drop, $lean);
         } catch (Contradiction $contradiction) {
             return Missing::because($contradiction->getMessage());
         }
@@ -58,26 +40,33 @@ final readonly class PistonTravel
         return $measured === null ? $room : $room->measured($measured->value->base, $this->early());
     }
 
+    /** What its lobe asks of the valve, over the crank angle. */
+    public function lift(): ValveLift|Missing
+    {
+        $figures = $this->figures(['ratio', 'lash_of_train', 'card_centre']);
+        $lobe = (new Movement($this->station->code(), $this->bench))->lobe();
+        if ($figures instanceof Missing || $lobe instanceof Missing) {
+            return Missing::all($figures, $lobe);
+        }
+        [$ratio, $lash, $centre] = $figures;
+
+        return ValveLift::of($lobe, $ratio, $lash, $this->station->kind === ValveKind::Intake ? $centre : -$centre);
+    }
+
     /** Clay, or an indicator with light springs: at the phase as it was found. */
     public function measured(): ?Given
     {
         $given = $this->bench->value($this->station->code(), 'piston_to_valve');
 
-        return $given instanceof Given && $given->basis->isMeasured() ? $given : null;
+        return $given instanceof Given && $given->trace === null ? $given : null;
     }
 
-    /** Crank degrees that the cam of this valve was found early; late below nothing, nothing where it was not measured. */
+    /** Crank degrees that the cam of this valve was found early; late below nothing, nothing where it was not found. */
     public function early(): float
     {
-        foreach ($this->cams() as $cam => $isExhaustAlone) {
-            $phase = $this->bench->value($this->station->code(), 'cam_phase', $cam);
-            if ($phase instanceof Given) {
-                // Centres of an exhaust cam of its own are counted before top dead centre: more is earlier. All others later.
-                return $isExhaustAlone ? $phase->value->base : -$phase->value->base;
-            }
-        }
+        $early = $this->bench->value($this->station->code(), 'cam_early');
 
-        return 0.0;
+        return $early instanceof Given ? $early->value->base : 0.0;
     }
 
     /** What a wrong phase does here, in words: nearer or further, by cam and kind. */
@@ -96,18 +85,23 @@ final readonly class PistonTravel
         );
     }
 
-    /** @return array<string, bool> cams that move this valve, by the index of their phase, and whether it moves exhausts alone */
-    private function cams(): array
+    /**
+     * @param list<string> $names
+     *
+     * @return list<float>|Missing in base units, in this order
+     */
+    private function figures(array $names): array|Missing
     {
-        $bank = $this->station->cylinder->bank;
-        $kind = $this->station->kind->value;
-        $cams = [];
-        foreach (array_keys(Cams::of($this->bench->case->engine)) as $cam) {
-            if (in_array($cam, ['cam', $bank.'-cam', $bank.'-'.$kind], true)) {
-                $cams[$cam] = $cam === $bank.'-E';
+        $figures = $missing = [];
+        foreach ($names as $name) {
+            $given = $this->bench->value($this->station->code(), $name);
+            if ($given instanceof Given) {
+                $figures[] = $given->value->base;
+            } else {
+                $missing = [...$missing, ...$given->what];
             }
         }
 
-        return $cams;
+        return $missing === [] && count($figures) === count($names) ? $figures : Missing::of($missing);
     }
 }

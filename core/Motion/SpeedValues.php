@@ -6,10 +6,12 @@ namespace MuteTapper\Core\Motion;
 
 use MuteTapper\Core\Calculation\LinearForm;
 use MuteTapper\Core\Calculation\Source;
+use MuteTapper\Core\Engine\Coil;
 use MuteTapper\Core\Engine\DriveKind;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\LashKind;
 use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Engine\ValveKind;
 use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Column;
@@ -34,9 +36,9 @@ final class SpeedValues
     ];
     /** What a train is made of beside its lobe, likewise. */
     public const TRAIN = [
-        'mass' => 'effective_mass', 'spring_mass' => 'spring_mass', 'ratio' => 'ratio', 'lash' => 'lash_of_train', 'stiffness' => 'train_stiffness',
-        'seat_load' => 'valve_seat_load', 'half_load' => 'valve_half_load', 'open_load' => 'valve_open_load', 'net_lift' => 'net_lift',
-        'gas_force' => 'gas_at_lift',
+        'mass' => 'effective_mass', 'spring_mass' => 'spring_mass', 'ratio' => 'ratio', 'lash' => 'lash_of_train',
+        'stiffness' => 'train_stiffness', 'seat_load' => 'valve_seat_load', 'half_load' => 'valve_half_load',
+        'open_load' => 'valve_open_load', 'net_lift' => 'net_lift', 'gas_force' => 'gas_at_lift',
     ];
 
     public static function stiffness(): Column
@@ -76,6 +78,11 @@ final class SpeedValues
             Value::named('float_margin', 'speed of float beyond the highest speed', Dimension::RotationSpeed)->by(
                 Way::derived($margin, ['float_speed' => From::value('float_speed'), 'highest_speed' => From::value('highest_speed')]),
             ),
+            Value::named('surge_order', 'harmonic of the cam that meets the spring at the highest speed', Dimension::Ratio)
+                ->headed('surge, harmonic')->by(Way::derived(MotionCalculations::surgeOrder(), [
+                    'frequency' => From::value('surge_frequency', Coil::Outer->value), 'speed' => From::value('highest_speed'),
+                ])),
+            Value::named('clearance_at_phase', 'piston to valve, by cam and phase as found', Dimension::Length)->by(...self::clearance()),
             Value::named('lash_of_train', 'lash of the train, at the valve', Dimension::Length)->by(
                 Way::same(From::value('lash'))->on(static fn (Engine $engine): bool => $engine->lash === LashKind::Solid),
                 Way::usual(0, Unit::Inch, 'the element takes it up')->on(
@@ -83,5 +90,24 @@ final class SpeedValues
                 ),
             ),
         ];
+    }
+
+    /** @return list<Way> by kind of valve, the measured lift of its lobe before the card */
+    private static function clearance(): array
+    {
+        $card = array_map(static fn (string $name): From => From::value($name), self::CARD);
+        $table = ['degrees' => From::measuredDegrees(), 'lifts' => From::measuredLifts()];
+        $ways = [];
+        foreach (ValveKind::cases() as $kind) {
+            $engine = array_map(static fn (string $name): From => From::value($name), [
+                'stroke' => 'stroke', 'rod_length' => 'rod_length', 'pin_offset' => 'pin_offset', 'free_drop' => 'free_drop',
+                'lean' => $kind->word().'_valve_angle', 'ratio' => 'ratio', 'lash' => 'lash_of_train', 'centre' => 'card_centre',
+                'early' => 'cam_early',
+            ]);
+            $ways[] = Way::derived(ClearanceAtPhase::of($kind, true), $table + $engine)->ofKind($kind);
+            $ways[] = Way::derived(ClearanceAtPhase::of($kind, false), $card + $engine)->ofKind($kind);
+        }
+
+        return $ways;
     }
 }

@@ -38,15 +38,28 @@ final readonly class TrainInputs
     /** @return list<Input> */
     public static function of(bool $isByTable): array
     {
-        $inputs = $isByTable ? [
+        return [...self::lobe($isByTable), ...self::scalars(self::TRAIN)];
+    }
+
+    /** @return list<Input> what a lobe is known by: its measured lift, or its card */
+    public static function lobe(bool $isByTable): array
+    {
+        return $isByTable ? [
             Input::list('degrees', 'cam degrees of the measured lifts', Dimension::CrankAngle),
             Input::list('lifts', 'measured lifts at the lobe, one a degree', Dimension::Length),
-        ] : [];
-        foreach ($isByTable ? self::TRAIN : [...self::CARD, ...self::TRAIN] as $name => [$meaning, $dimension]) {
-            $inputs[] = Input::scalar($name, $meaning, $dimension);
-        }
+        ] : self::scalars(self::CARD);
+    }
 
-        return $inputs;
+    /**
+     * @param array<string, array{string, Dimension}> $named meaning and dimension by name
+     *
+     * @return list<Input>
+     */
+    public static function scalars(array $named): array
+    {
+        return array_map(
+            static fn (string $name, array $of): Input => Input::scalar($name, ...$of), array_keys($named), array_values($named),
+        );
     }
 
     /**

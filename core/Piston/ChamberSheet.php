@@ -11,6 +11,7 @@ use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\From;
+use MuteTapper\Core\Sheet\Judged;
 use MuteTapper\Core\Sheet\Sheet;
 use MuteTapper\Core\Sheet\Value;
 use MuteTapper\Core\Sheet\Way;
@@ -33,6 +34,10 @@ final class ChamberSheet
                 Column::length('deck_cut', Part::Chamber, 0.0, 0.2, 'cut off the head’s face')
                     ->recordOnly('It explains a small chamber and tight valves; what it takes is in volume and free drop already.')
                     ->usually(0.01),
+                Column::length('valves_apart_shut', Part::Chamber, 0.0, 1.5, 'gap between the heads of intake and exhaust, both shut')
+                    ->headed('heads apart')->recordOnly('Valve to valve over the crank angle follows from it.')->usually(0.12),
+                Column::length('valve_to_valve', Part::Chamber, -0.1, 1.0, 'valve to valve at overlap, as measured')
+                    ->headed('valve to valve')->by('feeler')->usually(0.09),
             ],
             values: [
                 Value::named('compression_ratio', 'compression ratio', Dimension::Ratio, Site::Cylinder)->headed('ratio')->by(
@@ -43,6 +48,7 @@ final class ChamberSheet
                     ]),
                 ),
             ],
+            judged: [Judged::of('valve_to_valve', 'valve to valve')],
             site: Site::Cylinder,
             wants: ['chamber_volume' => 1],
         );

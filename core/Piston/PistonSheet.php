@@ -41,10 +41,10 @@ final class PistonSheet
                             'relief_depth' => From::value('relief_depth'), 'valve_recess' => From::value('valve_recess'),
                             'deck_clearance' => From::value('deck_clearance'), 'gasket_thickness' => From::value('gasket_thickness'),
                         ]),
-                    )->computedUnder('drop, computed')
-                    ->recordOnly('The clearance over the crank angle follows from it; at top dead centre alone it says little.'),
+                    )->computedUnder('drop, computed'),
                 Column::length('piston_to_valve', Part::PistonRelief, -0.1, 0.6, 'piston to valve, cold, as measured')
-                    ->headed('piston to valve')->by('clay')->usually(0.1),
+                    ->headed('piston to valve')->by('clay')->usually(0.1)->computedUnder('by the cam')
+                    ->orElse(Way::same(From::value('clearance_at_phase'))),
                 Column::length('metal_to_groove', Part::PistonRelief, 0.0, 1.0, 'metal from relief to ring groove')
                     ->headed('metal left')->usually(0.2),
             ],
@@ -63,7 +63,7 @@ final class PistonSheet
                 ),
             ],
             judged: [
-                Judged::of('piston_to_valve', 'piston to valve'),
+                Judged::of('piston_to_valve', 'piston to valve')->restsOn('free_drop'),
                 Judged::of('radial_room', 'radial')->restsOn('relief_radius'),
                 Judged::of('metal_to_groove', 'metal left'),
             ],

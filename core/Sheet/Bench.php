@@ -13,6 +13,7 @@ use MuteTapper\Core\Calculation\Solutions;
 use MuteTapper\Core\Calculation\Trace;
 use MuteTapper\Core\Calculation\Values;
 use MuteTapper\Core\CaseFile\CaseFile;
+use MuteTapper\Core\Engine\Cams;
 use MuteTapper\Core\Engine\Coil;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Place;
@@ -411,7 +412,11 @@ final class Bench
         $missing = [];
         $because = null;
         foreach ($value->ways as $way) {
-            if (!$way->applies($this->case->engine, $parts) || ($way->ofDual !== null && $way->ofDual !== $this->isDual($place))) {
+            if (
+                !$way->applies($this->case->engine, $parts)
+                || ($way->ofDual !== null && $way->ofDual !== $this->isDual($place))
+                || ($way->ofKind !== null && $way->ofKind !== $this->case->engine->station($place)?->kind)
+            ) {
                 continue;
             }
             if ($way->curve !== null && $this->curve($way->curve, $place, $parts) === []) {
@@ -525,6 +530,11 @@ final class Bench
                 $ends = $this->ends($value, $place, $parts);
 
                 return $ends instanceof Missing ? $ends : $ends[$from->respect === Respect::Oldest ? 0 : 1];
+            case Respect::OfItsCam:
+                $station = $this->case->engine->station($place);
+                $cam = $station === null ? null : Cams::moving($this->case->engine, $station);
+
+                return $cam === null ? Missing::of([$value->title]) : $this->value($place, $from->name, $cam);
             case Respect::SweptHeights:
             case Respect::SweptLoads:
                 return $this->curve(EntryKind::Sweep, $place, $parts)[$from->respect->name] ?? Missing::of(['sweep on the tester']);

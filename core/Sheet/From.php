@@ -71,6 +71,12 @@ final readonly class From
         return new self($name, Respect::Newest);
     }
 
+    /** The value of the cam that moves the valve. */
+    public static function itsCam(string $name): self
+    {
+        return new self($name, Respect::OfItsCam);
+    }
+
     /** The heights at which the spring was swept; the value names the load of which it is a sweep. */
     public static function sweptHeights(string $load): self
     {

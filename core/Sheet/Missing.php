@@ -18,6 +18,21 @@ final readonly class Missing
         return new self(array_values(array_unique($what)), $because);
     }
 
+    /** What is missing of several that are wanted together; what is there is passed over. */
+    public static function all(mixed ...$wanted): self
+    {
+        $what = [];
+        $because = null;
+        foreach ($wanted as $one) {
+            if ($one instanceof self) {
+                $what = [...$what, ...$one->what];
+                $because ??= $one->because;
+            }
+        }
+
+        return self::of($what, $because);
+    }
+
     public static function because(string $sentence): self
     {
         return new self([], $sentence);

@@ -18,6 +18,8 @@ enum Respect
     case Every;
     case Oldest;
     case Newest;
+    /** Under the index of the cam that moves the valve. */
+    case OfItsCam;
     /** The heights of the sweep of a spring, the greatest first. */
     case SweptHeights;
     /** The loads of the sweep of a spring, by height. */

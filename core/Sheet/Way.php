@@ -8,6 +8,7 @@ use MuteTapper\Core\Calculation\Basis;
 use MuteTapper\Core\Calculation\Calculation;
 use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Engine\Engine;
+use MuteTapper\Core\Engine\ValveKind;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
@@ -25,6 +26,7 @@ final readonly class Way
      * @param (\Closure(Engine): bool)|null $on
      * @param string|null $atKey a part of the index without which it does not apply
      * @param bool|null $ofDual only where one spring stands inside another, or only where none does
+     * @param ValveKind|null $ofKind only at valves of this kind
      */
     private function __construct(
         public ?Calculation $calculation,
@@ -34,6 +36,7 @@ final readonly class Way
         public ?\Closure $on,
         public ?string $atKey,
         public ?bool $ofDual = null,
+        public ?ValveKind $ofKind = null,
     ) {
         $curves = array_filter(array_map(static fn (From $from): ?EntryKind => $from->respect->curve(), $inputs));
         $this->curve = $curves === [] ? null : reset($curves);
@@ -103,25 +106,38 @@ final readonly class Way
      */
     public function on(\Closure $on): self
     {
-        return new self($this->calculation, $this->inputs, $this->same, $this->fact, $on, $this->atKey, $this->ofDual);
+        return new self(
+            $this->calculation, $this->inputs, $this->same, $this->fact, $on, $this->atKey, $this->ofDual, $this->ofKind,
+        );
     }
 
     /** Only where this key stands in the index. */
     public function at(string $key): self
     {
-        return new self($this->calculation, $this->inputs, $this->same, $this->fact, $this->on, $key, $this->ofDual);
+        return new self($this->calculation, $this->inputs, $this->same, $this->fact, $this->on, $key, $this->ofDual, $this->ofKind);
     }
 
     /** Only where one spring stands inside another. */
     public function whereDual(): self
     {
-        return new self($this->calculation, $this->inputs, $this->same, $this->fact, $this->on, $this->atKey, true);
+        return $this->ofSprings(true);
     }
 
     /** Only where a spring stands by itself. */
     public function whereSingle(): self
     {
-        return new self($this->calculation, $this->inputs, $this->same, $this->fact, $this->on, $this->atKey, false);
+        return $this->ofSprings(false);
+    }
+
+    /** Only at valves of this kind. */
+    public function ofKind(ValveKind $kind): self
+    {
+        return new self($this->calculation, $this->inputs, $this->same, $this->fact, $this->on, $this->atKey, $this->ofDual, $kind);
+    }
+
+    private function ofSprings(bool $areDual): self
+    {
+        return new self($this->calculation, $this->inputs, $this->same, $this->fact, $this->on, $this->atKey, $areDual, $this->ofKind);
     }
 
     /** @param array<string, string> $parts of the index asked for */

@@ -15,6 +15,7 @@ use OpenApi\Attributes as OA;
         'notMeasurable', description: 'why there is no figure', type: 'string', enum: ['worn', 'missing', 'unreachable'],
     ),
     new OA\Property('heightUnit', type: 'string'), new OA\Property('loadUnit', type: 'string'),
+    new OA\Property('liftUnit', type: 'string'), new OA\Property('wheel', type: 'string', enum: ['cam', 'crank']),
     new OA\Property('tag', description: 'which part stands there', type: 'string'),
     new OA\Property('standing', type: 'string', enum: ['known', 'said', 'unknown']),
     new OA\Property('words', type: 'string'), new OA\Property('severity', type: 'integer'), new OA\Property(

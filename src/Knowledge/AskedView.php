@@ -12,7 +12,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class AskedView
 {
-    /** @param list<array{code: string, label: string, meaning: string}> $choices */
+    /** @param list<array{code: string, label: string, meaning: string, spoils: bool}> $choices what is measured so is worth nothing where it spoils */
     private function __construct(
         public string $code,
         public string $ask,
@@ -32,6 +32,7 @@ final readonly class AskedView
                 array_map(
                     static fn (Choice $choice): array => [
                         'code' => $choice->code, 'label' => $choice->label, 'meaning' => $choice->meaning,
+                        'spoils' => $choice->spoils,
                     ],
                     $question->choices,
                 ),

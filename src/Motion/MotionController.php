@@ -11,6 +11,8 @@ use MuteTapper\App\Shared\Problem;
 use MuteTapper\App\Tried\ShelvedSprings;
 use MuteTapper\App\Tried\TriedBench;
 use MuteTapper\Core\Assessment\Assessment;
+use MuteTapper\Core\Engine\Station;
+use MuteTapper\Core\Quantity\Dimension;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -25,6 +27,8 @@ final readonly class MotionController
     private const SPEEDS = [300.0, 25000.0];
     /** Crank degrees, early or late. */
     private const PHASE = 12;
+    /** Metres. */
+    private const DEEPEST = 0.00635;
 
     public function __construct(private Assessments $assessments, private ShelvedSprings $springs, private TriedBench $tried)
     {
@@ -58,19 +62,7 @@ final readonly class MotionController
     ])]
     public function turn(CaseRecord $case, string $place, Request $request): JsonResponse
     {
-        $speed = (float) $request->query->getString('speed');
-        if ($speed < self::SPEEDS[0] || $speed > self::SPEEDS[1]) {
-            throw Problem::invalid(
-                sprintf('A turn is drawn between %d and %d turns of the crank a minute.', ...self::SPEEDS), ['pointer' => '/speed'],
-            );
-        }
-        $assessment = $this->assessment($case, $place);
-        $tried = $this->tried->written($assessment, $request->query->getString('change'));
-
-        return new JsonResponse(
-            (new MotionPresenter($assessment->bench, $tried))->turn($place, $speed)
-                ?? throw Problem::notFound('Nothing is known of this train yet that could move.'),
-        );
+        return new JsonResponse($this->turned($case, $place, $request));
     }
 
     #[Route('/log', methods: ['GET'])]
@@ -81,7 +73,9 @@ final readonly class MotionController
     ])]
     public function log(CaseRecord $case, string $place, MotionLog $logs): JsonResponse
     {
-        return new JsonResponse($logs->of($this->assessment($case, $place)->case));
+        $assessment = $this->assessment($case, $place);
+
+        return new JsonResponse($logs->of($assessment->bench, self::station($assessment, $place)));
     }
 
     #[Route('/piston', methods: ['GET'])]
@@ -90,6 +84,10 @@ final readonly class MotionController
             name: 'phase', schema: new OA\Schema(type: 'number'),
             description: 'crank degrees that the cams stand early, as tried; 0 on the marks',
         ),
+        new OA\QueryParameter(
+            name: 'deeper', schema: new OA\Schema(type: 'number'),
+            description: 'how much deeper the reliefs are cut along the cylinder, as tried, in the case’s unit of length',
+        ),
     ], responses: [
         new OA\Response(
             response: 200, description: 'the valves of the cylinder over its piston', content: new OA\JsonContent(ref: PistonView::class),
@@ -97,14 +95,39 @@ final readonly class MotionController
     ])]
     public function piston(CaseRecord $case, string $place, Request $request): JsonResponse
     {
-        $phase = (float) $request->query->getString('phase', '0');
-        if (abs($phase) > self::PHASE) {
-            throw Problem::invalid(sprintf('A phase is tried up to %d crank degrees either way.', self::PHASE), ['pointer' => '/phase']);
-        }
-        $assessment = $this->assessment($case, $place);
-        $station = $assessment->case->engine->station($place) ?? throw new \LogicException('It was there a moment ago.');
+        return new JsonResponse($this->overPiston($case, $place, $request)->view());
+    }
 
-        return new JsonResponse((new PistonPresenter($assessment->bench, $assessment->knowledge->limits, $phase))->of($station));
+    #[Route('/piston.csv', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/motion/{place}/piston.csv', operationId: 'exportPiston', parameters: [
+        new OA\QueryParameter(name: 'phase', schema: new OA\Schema(type: 'number'), description: 'as for the drawing'),
+        new OA\QueryParameter(name: 'deeper', schema: new OA\Schema(type: 'number'), description: 'as for the drawing'),
+    ], responses: [
+        new OA\Response(response: 200, description: 'clearance at every degree', content: new OA\MediaType('text/csv')),
+    ])]
+    public function exportPiston(CaseRecord $case, string $place, Request $request): Response
+    {
+        return self::csv('piston', $place, $this->overPiston($case, $place, $request)->table());
+    }
+
+    #[Route('/turn.csv', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/motion/{place}/turn.csv', operationId: 'exportTurn', parameters: [
+        new OA\QueryParameter(
+            name: 'speed', required: true, schema: new OA\Schema(type: 'number'), description: 'turns of the crank a minute',
+        ),
+        new OA\QueryParameter(name: 'change', schema: new OA\Schema(type: 'string'), description: 'what is tried, as JSON'),
+    ], responses: [
+        new OA\Response(response: 200, description: 'every computed point', content: new OA\MediaType('text/csv')),
+    ])]
+    public function exportTurn(CaseRecord $case, string $place, Request $request): Response
+    {
+        $turn = $this->turned($case, $place, $request);
+        $lines = [['crank degrees from the nose', 'lift asked', 'lift of the valve', 'force at the valve', 'contact']];
+        foreach ($turn->degrees as $i => $degree) {
+            $lines[] = [$degree, $turn->asked[$i], $turn->lift[$i], $turn->force[$i], $turn->held[$i] ? 'yes' : 'no'];
+        }
+
+        return self::csv('turn', $place, $lines);
     }
 
     #[Route('/{table}.csv', methods: ['GET'], requirements: ['table' => 'lift|sweep'])]
@@ -120,17 +143,61 @@ final readonly class MotionController
         $tried = $this->tried->written($assessment, $request->query->getString('change'));
         $lines = (new MotionPresenter($assessment->bench, $tried))->table($place, $table);
 
+        return self::csv($table, $place, $lines);
+    }
+
+    /** @param list<list<string|float>> $lines */
+    private static function csv(string $table, string $place, array $lines): Response
+    {
         return new Response(Csv::of($lines), 200, [
             'Content-Type' => 'text/csv; charset=UTF-8; header=present',
             'Content-Disposition' => sprintf('attachment; filename="%s-%s.csv"', $table, $place),
         ]);
     }
 
+    private function overPiston(CaseRecord $case, string $place, Request $request): PistonPresenter
+    {
+        $phase = (float) $request->query->getString('phase', '0');
+        if (abs($phase) > self::PHASE) {
+            throw Problem::invalid(sprintf('A phase is tried up to %d crank degrees either way.', self::PHASE), ['pointer' => '/phase']);
+        }
+        $assessment = $this->assessment($case, $place);
+        $unit = $assessment->case->settings->units->unitOf(Dimension::Length);
+        $deeper = (float) $request->query->getString('deeper', '0') * $unit->baseFactor();
+        if ($deeper < 0.0 || $deeper > self::DEEPEST) {
+            throw Problem::invalid('A relief is tried up to 6 mm, a quarter of an inch, deeper.', ['pointer' => '/deeper']);
+        }
+
+        return new PistonPresenter(
+            $assessment->bench, $assessment->knowledge->limits, self::station($assessment, $place), $phase, $deeper,
+        );
+    }
+
+    private function turned(CaseRecord $case, string $place, Request $request): TurnView
+    {
+        $speed = (float) $request->query->getString('speed');
+        if ($speed < self::SPEEDS[0] || $speed > self::SPEEDS[1]) {
+            throw Problem::invalid(
+                sprintf('A turn is drawn between %d and %d turns of the crank a minute.', ...self::SPEEDS), ['pointer' => '/speed'],
+            );
+        }
+        $assessment = $this->assessment($case, $place);
+        $tried = $this->tried->written($assessment, $request->query->getString('change'));
+
+        return (new MotionPresenter($assessment->bench, $tried))->turn($place, $speed)
+            ?? throw Problem::notFound('Nothing is known of this train yet that could move.');
+    }
+
     private function assessment(CaseRecord $case, string $place): Assessment
     {
         $assessment = $this->assessments->of($case);
+        self::station($assessment, $place);
 
-        return $assessment->case->engine->station($place) !== null
-            ? $assessment : throw Problem::notFound(sprintf('This engine has no valve “%s”.', $place));
+        return $assessment;
+    }
+
+    private static function station(Assessment $assessment, string $place): Station
+    {
+        return $assessment->case->engine->station($place) ?? throw Problem::notFound(sprintf('This engine has no valve “%s”.', $place));
     }
 }

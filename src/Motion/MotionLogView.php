@@ -7,7 +7,7 @@ namespace MuteTapper\App\Motion;
 use MuteTapper\App\RunLog\PeakView;
 use OpenApi\Attributes as OA;
 
-/** What the logs of a case asked of the valves: seconds at each speed over all of them, and the peaks of each. */
+/** What the logs of a case asked of a valve: seconds at each speed over all of them, the peaks of each, and the course of each. */
 #[OA\Schema]
 final readonly class MotionLogView
 {
@@ -16,8 +16,15 @@ final readonly class MotionLogView
      * @param list<string> $unread that are not, or not yet
      * @param list<LoggedBinView> $bins
      * @param list<PeakView> $peaks greatest over all logs
+     * @param list<LogTraceView> $traces
      */
-    public function __construct(public array $files, public array $unread, public array $bins, public array $peaks)
-    {
+    public function __construct(
+        public array $files,
+        public array $unread,
+        public array $bins,
+        public array $peaks,
+        public array $traces,
+        public string $unitForce,
+    ) {
     }
 }

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Motion;
 
+use MuteTapper\App\Sheet\MarginView;
 use MuteTapper\App\Tried\Sliders;
 use MuteTapper\App\Tried\SliderView;
 use MuteTapper\App\Tried\SpringChoiceView;
+use MuteTapper\Core\Calculation\Contradiction;
 use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Motion\LiftTable;
 use MuteTapper\Core\Motion\LobeCurve;
 use MuteTapper\Core\Motion\Movement;
 use MuteTapper\Core\Motion\OneMass;
@@ -26,6 +29,9 @@ final readonly class MotionPresenter
     /** What loft takes away, in the order in which it is met. */
     private const GAPS = ['retainer_to_seal', 'retainer_to_guide', 'travel_to_bind'];
     private const NO_FLOAT = 12000.0;
+    private const WORN = 'lobe_lift_from_claim';
+    /** Too little spring shows in the first, too much in the others. */
+    private const WEIGHED = ['seat_load_left', 'sliding_nose_stress', 'rolling_nose_stress', 'element_load'];
 
     private UnitSystem $units;
 
@@ -54,6 +60,7 @@ final readonly class MotionPresenter
         return new MotionView(
             $place, $this->bench->case->engine->placeLabel($place) ?? $place, $this->figures($found->card()),
             $lobe instanceof LobeCurve ? $this->curve($lobe) : null, $this->changed($lobe, $tried?->lobe()),
+            $lobe instanceof LobeCurve ? $this->measured($place, $lobe) : null, $this->worn($place),
             $this->figures($found->figures()), $this->figures($found->statics()),
             $train instanceof Missing ? $train->what : [], $train instanceof Missing ? $train->because : null,
             $train instanceof ValveTrain ? $found->remarks($train) : [], $known, $speeds,
@@ -64,7 +71,7 @@ final readonly class MotionPresenter
             $this->length(Threshold::FLOAT_LOFT), $highest,
             $train instanceof ValveTrain && $speeds !== [] ? $this->harmonics($found, $train->lobe, min($speeds), max($speeds)) : [],
             array_map(static fn (array $one): SliderView => $sliders->of($one[0], $one[1], $one[0]->title), $found->tried()),
-            $sliders->springs($shelved), $this->bench->value($place, 'float_speed') instanceof Given,
+            $sliders->springs($shelved), $this->weighed($place), $this->bench->value($place, 'float_speed') instanceof Given,
             $this->units->unitOf(Dimension::Length)->symbol(), $this->units->unitOf(Dimension::Force)->symbol(),
         );
     }
@@ -172,6 +179,50 @@ final readonly class MotionPresenter
         $views = [];
         foreach ($found->harmonics($lobe, $from, $to) as $number => [$speed, $share]) {
             $views[] = new HarmonicView($number, round($speed), round(1000 * $share, 3));
+        }
+
+        return $views;
+    }
+
+    /** @throws Contradiction never: a lobe came of it */
+    private function measured(string $place, LobeCurve $lobe): ?MeasuredLiftView
+    {
+        $measured = $this->bench->lift($place);
+        if ($measured === null) {
+            return null;
+        }
+        [$of, $lift] = $measured;
+        $points = LiftTable::points($lift);
+        $off = array_map(static fn (array $point): float => ($lobe->of($point[0])[0] - $point[1]) ** 2, $points);
+
+        return new MeasuredLiftView(
+            $of, $this->bench->case->engine->placeLabel($of) ?? $of, $lift->wheel, $lift->gauge->label,
+            array_map(static fn (array $point): float => round($point[0], 3), $points),
+            array_map(fn (array $point): float => $this->length($point[1]), $points), $this->length(sqrt(array_sum($off) / count($off))),
+        );
+    }
+
+    /** The lift that was read of the lobe, against that of its card. */
+    private function worn(string $place): ?MarginView
+    {
+        $margin = $this->bench->margin($place, self::WORN);
+
+        return $margin?->value() === null ? null : MarginView::of($margin, $this->bench);
+    }
+
+    /** @return list<WeighedView> */
+    private function weighed(string $place): array
+    {
+        $views = [];
+        foreach (self::WEIGHED as $quantity) {
+            $margin = $this->bench->margin($place, $quantity);
+            $tried = $this->tried?->margin($place, $quantity);
+            if ($margin?->value() !== null) {
+                $views[] = new WeighedView(
+                    $quantity, MarginView::of($margin, $this->bench),
+                    $this->tried === null || $tried?->value() === null ? null : MarginView::of($tried, $this->tried),
+                );
+            }
         }
 
         return $views;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Motion;
 
+use MuteTapper\App\Sheet\MarginView;
 use MuteTapper\App\Tried\SliderView;
 use MuteTapper\App\Tried\SpringChoiceView;
 use OpenApi\Attributes as OA;
@@ -23,6 +24,7 @@ final readonly class MotionView
      * @param list<HarmonicView> $harmonics
      * @param list<SliderView> $sliders
      * @param list<SpringChoiceView> $springs
+     * @param list<WeighedView> $weighed what more spring, or less, is paid with
      */
     public function __construct(
         public string $place,
@@ -30,6 +32,10 @@ final readonly class MotionView
         public array $card,
         public ?LiftCurveView $lobe,
         public ?LiftCurveView $triedLobe,
+        #[OA\Property(description: 'the lift as measured, where it goes before the card')]
+        public ?MeasuredLiftView $measured,
+        #[OA\Property(description: 'lift against that of the card: below nothing it is worn')]
+        public ?MarginView $worn,
         public array $figures,
         public array $statics,
         public array $missing,
@@ -51,6 +57,7 @@ final readonly class MotionView
         public array $harmonics,
         public array $sliders,
         public array $springs,
+        public array $weighed,
         #[OA\Property(description: 'what takes long is solved for these figures')]
         public bool $isSolved,
         public string $unitLength,

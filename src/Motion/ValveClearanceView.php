@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\App\Motion;
 
 use MuteTapper\App\Shared\QuantityView;
+use MuteTapper\App\Sheet\MarginView;
 use OpenApi\Attributes as OA;
 
 /** The room between one valve and its piston over the crank angle, and the least of it over the phase of its cam. */
@@ -35,6 +36,12 @@ final readonly class ValveClearanceView
         #[OA\Property(description: 'a measured clearance that fixes the level; null where it is assumed')]
         public ?QuantityView $measured,
         public string $sign,
+        #[OA\Property(description: 'relief around the valve')]
+        public ?MarginView $radial,
+        #[OA\Property(description: 'metal from the relief to the ring groove, as it is')]
+        public ?MarginView $metal,
+        #[OA\Property(description: 'the same under the deeper relief that is tried')]
+        public ?MarginView $metalTried,
         public array $missing,
         public ?string $because,
     ) {

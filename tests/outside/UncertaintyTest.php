@@ -31,7 +31,7 @@ final class UncertaintyTest extends TestCase
         'volume' => [64e-6, 1e-6], 'road_speed' => [31.0, 1.0],
         'pressure' => [1.2e6, 4e4], 'temperature' => [358.0, 1.0], 'viscosity' => [90e-6, 1e-6], 'film' => [0.4, 0.07],
         'dynamic_viscosity' => [0.009, 1e-4], 'pressure_viscosity' => [18.0, 1.0], 'density' => [850.0, 1.0], 'area' => [0.0048, 1e-5],
-        'rotation_speed' => [6400.0, 10.0], 'lift_curvature' => [4.4e-6, 1e-8],
+        'rotation_speed' => [6400.0, 10.0], 'lift_curvature' => [4.4e-6, 1e-8], 'frequency' => [480.0, 10.0],
     ];
     /** Where a formula wants figures that fit each other. */
     private const FITTING = [
@@ -94,7 +94,8 @@ final class UncertaintyTest extends TestCase
     ];
 
     /** What solves for the shape of a lobe is checked in a test of its own, PistonToValveTest: it takes too long for so many draws. */
-    private const ELSEWHERE = '/^(piston-to-(intake|exhaust)-valve|(intake|exhaust)-nearest-at|(float-speed|first-loss|loft-at-speed)(-by-table)?)$/';
+    private const ELSEWHERE = '/^(piston-to-(intake|exhaust)-valve|(intake|exhaust)-nearest-at'
+        .'|(clearance-at-phase-(intake|exhaust)|float-speed|first-loss|loft-at-speed)(-by-table)?)$/';
 
     /** Inputs that are taken as exact: a height set on the tester's own scale, whose error is in the gain of the load. */
     private const EXACT = [
@@ -196,6 +197,9 @@ final class UncertaintyTest extends TestCase
             'nose-radius-under-roller': under_roller,
             'roller-radius': lambda diameter: 0.5 * diameter,
             'bound-over-speed': lambda bound, speed: bound / speed,
+            'surge-order': lambda frequency, speed: frequency / (speed / 60 / 2),
+            'cam-early': lambda phase: -phase,
+            'exhaust-cam-early': lambda phase: phase,
             'contact-radius': lambda a, b: a * b / (a + b),
             'nose-stress': hertz,
             'nose-force-slow': lambda load, ratio: load * ratio,

@@ -29,7 +29,9 @@ final class MeasuredLiftTest extends TestCase
 {
     private const AT = 'A1-E1';
     private const CARD = ['card_high_duration' => '255', 'card_low_duration' => '288', 'ramp_height' => '0.010', 'ramp_rate' => '0.0004'];
-    private const GAUGE = ['code' => 'dial_indicator', 'label' => 'indicator', 'unit' => 'in', 'stated' => '± 0.0005 in', 'repeat' => 0.0005];
+    private const GAUGE = [
+        'code' => 'dial_indicator', 'label' => 'indicator', 'unit' => 'in', 'stated' => '± 0.0005 in', 'repeat' => 0.0005,
+    ];
 
     public function testAMeasuredLobeFloatsWhereItsCardSaysAndIsKnownBetter(): void
     {
@@ -92,7 +94,7 @@ final class MeasuredLiftTest extends TestCase
         yield 'one number' => [['points' => [[1]]], 'a point is a degree and a lift'];
         yield 'a lift of an inch' => [['points' => [[1, 1.2]]], 'no lobe lifts so'];
         yield 'a wheel of no shaft' => [['wheel' => 'flywheel'], 'flywheel'];
-        yield 'lifts in pounds' => [['unit' => 'lbf'], 'a lift is a length'];
+        yield 'lifts in pounds' => [['liftUnit' => 'lbf'], 'a lift is a length'];
     }
 
     /** @param array<string, mixed> $with */
@@ -132,7 +134,7 @@ final class MeasuredLiftTest extends TestCase
     /** @return array<string, mixed> */
     private static function of(): array
     {
-        return ['unit' => 'in', 'gauge' => self::GAUGE];
+        return ['liftUnit' => 'in', 'gauge' => self::GAUGE];
     }
 
     /** @return list<array{int, float}> cam degree and inches, every second degree, with the noise of an indicator */

@@ -101,7 +101,7 @@ final class PistonTravelTest extends TestCase
         self::assertContains('card: lobe centre, after TDC of an intake, before TDC of an exhaust', $missing->what);
     }
 
-    private static function engine(string $lift = '0.400'): Example
+    public static function engine(string $lift = '0.400'): Example
     {
         $engine = new Example(['layout' => 'vee', 'drive' => 'pushrod', 'face' => 'roller', 'lash' => 'solid', 'cylinders' => 8]);
         foreach (self::BUILD as $column => $text) {

@@ -12,7 +12,7 @@ import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
 import { useSweeps } from '../shared/queries';
 import { useCable } from '../sheet/useCable';
-import { readPasted, type SweptPoint } from './sweptPoints';
+import { readPasted, type Pair } from '../shared/pasted';
 import './swept.css';
 
 type Coil = 'outer' | 'inner' | 'damper';
@@ -227,7 +227,7 @@ function Sweeping({ coil, onDone }: { coil: Coil; onDone: () => void }) {
   const station = view.stations.find((one) => one.code === at);
   const [isOff, setOff] = useState(false);
   const [tag, setTag] = useState('');
-  const [heard, setHeard] = useState<{ gauge: string; points: SweptPoint[]; heightUnit: string; loadUnit: string } | null>(null);
+  const [heard, setHeard] = useState<{ gauge: string; points: Pair[]; heightUnit: string; loadUnit: string } | null>(null);
   const [pasted, paste] = useState('');
   const cable = useCable(true, (line) => {
     const [height, heightUnit] = (line.height ?? '').split(' ');

@@ -3,7 +3,7 @@ import { afterEach, expect, test, vi } from 'vitest';
 import { words } from '../shared/messages';
 import { openCase } from '../testing/case';
 import { Swept } from './Swept';
-import { readPasted } from './sweptPoints';
+import { readPasted } from '../shared/pasted';
 
 /** A stream of a gauge that says what a test gives it. */
 class Stream {

@@ -2,6 +2,7 @@ import { scaleLinear } from '@visx/scale';
 import { LinePath } from '@visx/shape';
 import type { Schemas } from '../shared/api';
 import { CommonAxis, Strip } from './Chart';
+import { TRIED_DASHES } from './fills';
 
 type Lobe = Schemas['LiftCurveView'];
 
@@ -11,7 +12,9 @@ const TOPS = { lift: [24, 140], velocity: [170, 244], acceleration: [274, 358], 
 
 interface Props {
   lobe: Lobe;
-  tried: Lobe | null;
+  tried: readonly { name: string; lobe: Lobe }[];
+  /** Points as measured, from the nose; none where the lobe is known from its card. */
+  measured: { degrees: readonly number[]; lifts: readonly number[] } | null;
   /** Cam degrees from the nose of the cursor. */
   at: number;
   onAt: (degree: number) => void;
@@ -21,7 +24,7 @@ interface Props {
 }
 
 /** The lift of a lobe and its three derivatives over the cam's angle. */
-export function LiftChart({ lobe, tried, at, onAt, unit, words, label }: Props) {
+export function LiftChart({ lobe, tried, measured, at, onAt, unit, words, label }: Props) {
   const x = scaleLinear<number>({ domain: [lobe.first, lobe.first + lobe.lift.length - 1], range: [LEFT, RIGHT] });
   const units = { lift: unit, velocity: `${unit}/°`, acceleration: `${unit}/°²`, jerk: `${unit}/°³` };
   const foot = TOPS.jerk[1];
@@ -38,14 +41,20 @@ export function LiftChart({ lobe, tried, at, onAt, unit, words, label }: Props) 
       }}
     >
       {OF.map((of) => {
-        const all = [...lobe[of], ...(tried?.[of] ?? [])];
+        const all = [...lobe[of], ...tried.flatMap((one) => one.lobe[of])];
         const y = scaleLinear<number>({ domain: [Math.min(0, ...all), Math.max(...all)], range: [TOPS[of][1], TOPS[of][0]] });
         return (
           <g key={of}>
             <Strip x={x} y={y} name={`${words[of]}, ${units[of]}`} reading={reading(lobe, of, at)}>
               <path d={`M${LEFT} ${y(0)}H${RIGHT}`} stroke="var(--ink3)" />
               <Curve lobe={lobe} of={of} x={x} y={y} />
-              {tried && <Curve lobe={tried} of={of} x={x} y={y} isTried />}
+              {tried.map((one, i) => (
+                <Curve key={one.name} lobe={one.lobe} of={of} x={x} y={y} tried={TRIED_DASHES[i] ?? ''} />
+              ))}
+              {of === 'lift' &&
+                measured?.degrees.map((degree, i) => (
+                  <circle key={degree} cx={x(degree)} cy={y(measured.lifts[i] ?? 0)} r="2.2" fill="var(--sheet)" stroke="var(--ink2)" />
+                ))}
             </Strip>
           </g>
         );
@@ -64,16 +73,18 @@ interface CurveProps {
   of: (typeof OF)[number];
   x: (degree: number) => number;
   y: (value: number) => number;
-  isTried?: boolean;
+  /** Of something tried: how its line is dashed. */
+  tried?: string;
 }
 
-const Curve = ({ lobe, of, x, y, isTried = false }: CurveProps) => (
+const Curve = ({ lobe, of, x, y, tried }: CurveProps) => (
   <LinePath
     data={lobe[of]}
     x={(_, i) => x(lobe.first + i)}
     y={(value) => y(value)}
-    stroke={isTried ? 'var(--enamel)' : 'var(--ink)'}
-    strokeWidth={isTried ? 1.8 : 2.4}
+    stroke={tried === undefined ? 'var(--ink)' : 'var(--enamel)'}
+    strokeWidth={tried === undefined ? 2.4 : 1.8}
+    strokeDasharray={tried}
     fill="none"
   />
 );

@@ -2,6 +2,7 @@ import { scaleLinear, scaleLog } from '@visx/scale';
 import { Area, LinePath } from '@visx/shape';
 import type { Schemas } from '../shared/api';
 import { CommonAxis, Strip, type Scale } from './Chart';
+import { TRIED_DASHES } from './fills';
 import { Hatch } from './Hatch';
 
 type Motion = Schemas['MotionView'];
@@ -24,9 +25,17 @@ export interface LoggedBin {
   seconds: number;
 }
 
+/** A change: its name, and what the sweep and float are with it. */
+export interface TriedSweep {
+  name: string;
+  sweep: Sweep;
+  float: number | null;
+}
+
 interface Props {
   motion: Motion;
   sweep: Sweep;
+  tried: readonly TriedSweep[];
   /** Speed of the cursor. */
   at: number;
   onAt: (speed: number) => void;
@@ -48,19 +57,22 @@ interface Props {
 }
 
 /** Loft, bounce, force and the seconds of the log over one axis of speed. */
-export function SpeedStrips({ motion, sweep, at, onAt, logged, words, label }: Props) {
+export function SpeedStrips({ motion, sweep, tried, at, onAt, logged, words, label }: Props) {
   const { speeds } = motion;
   const x = scaleLinear<number>({ domain: [speeds[0] ?? 0, speeds.at(-1) ?? 1], range: [LEFT, RIGHT] });
   const top = LOFTY * motion.floatLoft;
   const y = scaleLinear<number>({ domain: [0, top], range: [LOFT[1], LOFT[0]] });
   const most = (lists: readonly (readonly (number | null)[])[]): number => Math.max(1e-6, ...lists.flat().map((one) => one ?? 0));
-  const tried = motion.triedSweep;
   const b = scaleLinear<number>({
-    domain: [0, most([sweep.bounce, sweep.bounceHigh, tried?.bounce ?? []])],
+    domain: [0, most([sweep.bounce, sweep.bounceHigh, ...tried.map((one) => one.sweep.bounce)])],
     range: [BOUNCE[1], BOUNCE[0]],
     nice: 2,
   });
-  const p = scaleLinear<number>({ domain: [0, most([sweep.peak, tried?.peak ?? []])], range: [PEAK[1], PEAK[0]], nice: 2 });
+  const p = scaleLinear<number>({
+    domain: [0, most([sweep.peak, ...tried.map((one) => one.sweep.peak)])],
+    range: [PEAK[1], PEAK[0]],
+    nice: 2,
+  });
   const of = (name: string) => motion.thresholds.find((one) => one.name === name);
   const float = of('float');
   const loss = of('first_loss');
@@ -88,7 +100,7 @@ export function SpeedStrips({ motion, sweep, at, onAt, logged, words, label }: P
           <path d={`M${LEFT} ${y(motion.meetsAt)}H${RIGHT}`} stroke="var(--lead)" strokeWidth="1.4" />
         )}
         <Line speeds={speeds} values={sweep.loft} x={x} y={y} width={3} />
-        {tried && <Line speeds={speeds} values={tried.loft} x={x} y={y} width={2} isTried />}
+        <TriedLines tried={tried} of="loft" speeds={speeds} x={x} y={y} />
       </Strip>
       <text x={LEFT + 6} y={y(motion.floatLoft) + 13} className="axis halo">
         {words.float}
@@ -110,12 +122,12 @@ export function SpeedStrips({ motion, sweep, at, onAt, logged, words, label }: P
           opacity={0.6}
         />
         <Line speeds={speeds} values={sweep.bounce} x={x} y={b} width={2.4} />
-        {tried && <Line speeds={speeds} values={tried.bounce} x={x} y={b} width={2} isTried />}
+        <TriedLines tried={tried} of="bounce" speeds={speeds} x={x} y={b} />
       </Strip>
       <Varying speeds={speeds} varies={sweep.varies} x={x} words={words.varies} />
       <Strip x={x} y={p} name={`${words.peak}, ${motion.unitForce}`}>
         <Line speeds={speeds} values={sweep.peak} x={x} y={p} width={2.4} />
-        {tried && <Line speeds={speeds} values={tried.peak} x={x} y={p} width={2} isTried />}
+        <TriedLines tried={tried} of="peak" speeds={speeds} x={x} y={p} />
       </Strip>
       {logged.length > 0 && <Logged logged={logged} x={x} from={float?.found ?? Infinity} name={words.logged} />}
       {loss?.found != null && (
@@ -129,8 +141,17 @@ export function SpeedStrips({ motion, sweep, at, onAt, logged, words, label }: P
       {float?.found != null && x(float.found) < RIGHT && (
         <circle cx={x(float.found)} cy={y(motion.floatLoft)} r="4.5" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.8" />
       )}
-      {float?.tried != null && tried && x(float.tried) < RIGHT && (
-        <circle cx={x(float.tried)} cy={y(motion.floatLoft)} r="4.5" fill="var(--sheet)" stroke="var(--enamel)" strokeWidth="1.8" />
+      {tried.map(
+        (one) =>
+          one.float !== null &&
+          x(one.float) < RIGHT && (
+            <g key={one.name}>
+              <circle cx={x(one.float)} cy={y(motion.floatLoft)} r="4.5" fill="var(--sheet)" stroke="var(--enamel)" strokeWidth="1.8" />
+              <text x={x(one.float)} y={y(motion.floatLoft) - 8} textAnchor="middle" className="axis halo enamel">
+                {one.name}
+              </text>
+            </g>
+          ),
       )}
       <path
         d={`M${x(at)} ${LOFT[0] - 6}V${foot}M${x(at) - 5} ${LOFT[0] - 16}h10l-5 10Z`}
@@ -152,18 +173,40 @@ interface LineProps {
   x: Scale;
   y: Scale;
   width: number;
-  isTried?: boolean;
+  /** Of something tried: how its line is dashed. */
+  tried?: string;
 }
 
+/** The same of every change, each in its dashes. */
+const TriedLines = (props: {
+  tried: readonly TriedSweep[];
+  of: 'loft' | 'bounce' | 'peak';
+  speeds: readonly number[];
+  x: Scale;
+  y: Scale;
+}) =>
+  props.tried.map((one, i) => (
+    <Line
+      key={one.name}
+      speeds={props.speeds}
+      values={one.sweep[props.of]}
+      x={props.x}
+      y={props.y}
+      width={2}
+      tried={TRIED_DASHES[i] ?? ''}
+    />
+  ));
+
 /** Broken where the motion is another one each turn. */
-const Line = ({ speeds, values, x, y, width, isTried = false }: LineProps) => (
+const Line = ({ speeds, values, x, y, width, tried }: LineProps) => (
   <LinePath
     data={speeds.map((speed, i): [number, number | null] => [speed, values[i] ?? null])}
     defined={(one) => one[1] !== null}
     x={(one) => x(one[0])}
     y={(one) => y(one[1] ?? 0)}
-    stroke={isTried ? 'var(--enamel)' : 'var(--ink)'}
+    stroke={tried === undefined ? 'var(--ink)' : 'var(--enamel)'}
     strokeWidth={width}
+    strokeDasharray={tried}
     fill="none"
   />
 );

@@ -3,6 +3,7 @@ import { LinePath } from '@visx/shape';
 import type { Schemas } from '../shared/api';
 import { CommonAxis, Strip, type Scale } from './Chart';
 import { Hatch } from './Hatch';
+import { TRIED_DASHES } from './fills';
 
 type Turn = Schemas['TurnView'];
 
@@ -13,6 +14,7 @@ const ROOM = 12;
 
 interface Props {
   turn: Turn;
+  tried: readonly { name: string; turn: Turn }[];
   unitLength: string;
   unitForce: string;
   words: { lift: string; force: string; degrees: string; asked: string; lost: string };
@@ -20,19 +22,14 @@ interface Props {
 }
 
 /** One turn: what the lobe asks, what the valve does, the force between them; hatched where contact is lost. */
-export function TurnChart({ turn, unitLength, unitForce, words, label }: Props) {
+export function TurnChart({ turn, tried, unitLength, unitForce, words, label }: Props) {
   const { degrees } = turn;
-  const points = degrees.map((at, i) => ({
-    at,
-    asked: turn.asked[i] ?? 0,
-    lift: turn.lift[i] ?? 0,
-    force: turn.force[i] ?? 0,
-    isLost: !(turn.held[i] ?? false) && (turn.asked[i] ?? 0) > 0,
-  }));
+  const points = pointsOf(turn);
   const x = scaleLinear<number>({ domain: [(degrees[0] ?? 0) - ROOM, (degrees.at(-1) ?? 1) + ROOM], range: [LEFT, RIGHT] });
-  const most = Math.max(turn.fullLift, ...turn.lift);
+  const most = Math.max(turn.fullLift, ...turn.lift, ...tried.flatMap((one) => one.turn.lift));
   const y = scaleLinear<number>({ domain: [Math.min(0, ...turn.lift), most * 1.08], range: [LIFT_FOOT, LIFT_TOP] });
-  const f = scaleLinear<number>({ domain: [0, Math.max(1, ...turn.force) * 1.05], range: [FORCE_FOOT, FORCE_TOP], nice: 2 });
+  const forces = [...turn.force, ...tried.flatMap((one) => one.turn.force)];
+  const f = scaleLinear<number>({ domain: [0, Math.max(1, ...forces) * 1.05], range: [FORCE_FOOT, FORCE_TOP], nice: 2 });
   const lost = stretches(points);
   return (
     <svg viewBox={`0 0 ${WIDTH} ${FORCE_FOOT + 40}`} role="img" aria-label={label} className="turn-chart" style={{ maxWidth: WIDTH }}>
@@ -42,6 +39,9 @@ export function TurnChart({ turn, unitLength, unitForce, words, label }: Props) 
       <Strip x={x} y={y} name={`${words.lift}, ${unitLength}`}>
         <Line points={points} of="asked" x={x} y={y} width={1.4} dash="5 4" />
         <Line points={points} of="lift" x={x} y={y} width={2.8} />
+        {tried.map((one, i) => (
+          <Line key={one.name} points={pointsOf(one.turn)} of="lift" x={x} y={y} width={1.8} dash={TRIED_DASHES[i] ?? ''} isTried />
+        ))}
       </Strip>
       {turn.loft > 0 && (
         <LinePath
@@ -63,6 +63,9 @@ export function TurnChart({ turn, unitLength, unitForce, words, label }: Props) 
       </text>
       <Strip x={x} y={f} name={`${words.force}, ${unitForce}`}>
         <Line points={points} of="force" x={x} y={f} width={1.8} />
+        {tried.map((one, i) => (
+          <Line key={one.name} points={pointsOf(one.turn)} of="force" x={x} y={f} width={1.4} dash={TRIED_DASHES[i] ?? ''} isTried />
+        ))}
       </Strip>
       <CommonAxis x={x} top={FORCE_FOOT} format={(value) => String(value)} />
       <text x={RIGHT} y={FORCE_FOOT + 34} textAnchor="end" className="axis name">
@@ -80,12 +83,31 @@ interface Point {
   isLost: boolean;
 }
 
-const Line = (props: { points: readonly Point[]; of: 'asked' | 'lift' | 'force'; x: Scale; y: Scale; width: number; dash?: string }) => (
+const pointsOf = (turn: Turn): Point[] =>
+  turn.degrees.map((at, i) => ({
+    at,
+    asked: turn.asked[i] ?? 0,
+    lift: turn.lift[i] ?? 0,
+    force: turn.force[i] ?? 0,
+    isLost: !(turn.held[i] ?? false) && (turn.asked[i] ?? 0) > 0,
+  }));
+
+interface LineProps {
+  points: Point[];
+  of: 'asked' | 'lift' | 'force';
+  x: Scale;
+  y: Scale;
+  width: number;
+  dash?: string;
+  isTried?: boolean;
+}
+
+const Line = (props: LineProps) => (
   <LinePath
-    data={props.points as Point[]}
+    data={props.points}
     x={(one) => props.x(one.at)}
     y={(one) => props.y(one[props.of])}
-    stroke="var(--ink)"
+    stroke={props.isTried === true ? 'var(--enamel)' : 'var(--ink)'}
     strokeWidth={props.width}
     strokeDasharray={props.dash}
     fill="none"

@@ -53,3 +53,6 @@ export function dots(outline: readonly Point[], pitch: number): string {
   }
   return path;
 }
+
+/** How lines of what is tried are told apart, the one under the hand first. */
+export const TRIED_DASHES = ['', '8 4', '2 4'] as const;

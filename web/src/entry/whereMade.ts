@@ -6,6 +6,7 @@ type Kind = EntryInput['kind'];
 /** Place of a case where entries of a kind are made, where their kind alone tells. */
 const BY_KIND: Record<Exclude<Kind, 'reading' | 'answer' | 'finding' | 'withdrawal'>, string> = {
   sweep: 'bench/swept',
+  lift: 'motion/lift',
   claim: 'story/claimed',
   event: 'story/timeline',
   carry: 'story/timeline',

@@ -1,13 +1,19 @@
 import { Button } from 'antd';
+import { useState } from 'react';
 import { Link } from 'react-router';
+import { Exports } from '../draw/Exports';
+import { LogTrace, nearestMoment } from '../draw/LogTrace';
 import { useBench } from '../entry/useBench';
 import type { Schemas } from '../shared/api';
 import { failureWords } from '../shared/failure';
+import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
 import { useMotionLog } from '../shared/queries';
 import { secondsAbove, secondsBetween } from './logged';
 
 type Motion = Schemas['MotionView'];
+
+const LONG = 20;
 
 const HIGHEST = { place: 'engine', part: 'running', item: 'claimed.highest_speed', index: null };
 
@@ -76,6 +82,9 @@ export function AgainstLog({ motion }: { motion: Motion }) {
           ))}
         </tbody>
       </table>
+      {log.traces.map((one) => (
+        <Course key={one.file} trace={one} motion={motion} unitForce={log.unitForce} />
+      ))}
       {peak !== undefined && (
         <>
           <p>{words.motion.highestLogged(String(Math.round(peak.value)), peak.time.toFixed(1))}</p>
@@ -89,5 +98,125 @@ export function AgainstLog({ motion }: { motion: Motion }) {
         </>
       )}
     </section>
+  );
+}
+
+type Trace = Schemas['LogTraceView'];
+
+/** The course of one log with what the train can do drawn through it, and the stretches in which it was asked for more. */
+function Course({ trace, motion, unitForce }: { trace: Trace; motion: Motion; unitForce: string }) {
+  const [at, setAt] = useState(trace.demands[0]?.from ?? trace.times[0] ?? 0);
+  const step = (by: number): void => {
+    const next = trace.times[nearestMoment(trace.times, at) + by];
+    if (next !== undefined) setAt(next);
+  };
+  const onKeyDown = useKeys([
+    { shown: '← →', does: words.keysDo.logMoment, on: /^ArrowRight$/, shift: false, run: () => step(1) },
+    { shown: '← →', does: words.keysDo.logMoment, on: /^ArrowLeft$/, shift: false, run: () => step(-1) },
+    { shown: 'Shift ← →', does: words.keysDo.logMomentLong, on: /^ArrowRight$/, shift: true, run: () => step(LONG) },
+    { shown: 'Shift ← →', does: words.keysDo.logMomentLong, on: /^ArrowLeft$/, shift: true, run: () => step(-LONG) },
+  ]);
+  const levels = motion.thresholds.flatMap((one) =>
+    one.found !== null && (one.name === 'first_loss' || one.name === 'float')
+      ? [{ name: words.motion.names[one.name], speed: one.found, isLead: one.name === 'float' }]
+      : [],
+  );
+  const i = nearestMoment(trace.times, at);
+  return (
+    <section aria-label={trace.file}>
+      <h3>{trace.file}</h3>
+      <div
+        onKeyDown={onKeyDown}
+        tabIndex={0}
+        role="slider"
+        aria-label={words.motion.course(trace.file)}
+        aria-valuemin={trace.times[0] ?? 0}
+        aria-valuemax={trace.times.at(-1) ?? 0}
+        aria-valuenow={trace.times[i] ?? 0}
+        aria-valuetext={words.motion.moment(String(trace.times[i] ?? 0), String(trace.high[i] ?? 0))}
+      >
+        <Exports name={`log-${motion.place}`} csv={null} words={words.drawing}>
+          <LogTrace
+            trace={trace}
+            levels={levels}
+            unitForce={unitForce}
+            at={at}
+            onAt={setAt}
+            words={words.motion.trace}
+            label={words.motion.course(trace.file)}
+          />
+        </Exports>
+      </div>
+      {trace.demands.length === 0 ? (
+        <p className="note">{words.motion.noDemand}</p>
+      ) : (
+        <Demands trace={trace} motion={motion} unitForce={unitForce} onAt={setAt} />
+      )}
+    </section>
+  );
+}
+
+/** What was asked of the valve beyond what its train can do: a press shows it in the course, a key makes it evidence. */
+function Demands({ trace, motion, unitForce, onAt }: { trace: Trace; motion: Motion; unitForce: string; onAt: (at: number) => void }) {
+  const { slots, record } = useBench();
+  const kind = motion.place.includes('-I') ? 'I' : 'E';
+  return (
+    <table className="figures-table demands">
+      <thead>
+        <tr>
+          <th>{words.motion.demand}</th>
+          <th className="num">{words.motion.trace.seconds}</th>
+          <th className="num">{words.motion.lasted}</th>
+          <th className="num">{words.motion.speed}</th>
+          <th className="num">
+            {words.motion.trace.left}, {unitForce}
+          </th>
+          <th />
+        </tr>
+      </thead>
+      <tbody>
+        {trace.demands.map((one) => {
+          const isUnseated = one.demand === 'unseated' && one.pressure !== null;
+          const slot = isUnseated ? { place: `kind-${kind}`, part: 'port', item: 'claimed.port_pressure', index: null } : HIGHEST;
+          const text = isUnseated ? `${one.pressure} bar` : `${one.speed} 1/min`;
+          return (
+            <tr key={`${one.demand} ${one.from}`}>
+              <th scope="row">
+                <button type="button" className="take-back" onClick={() => onAt(one.from)}>
+                  {words.motion.demands[one.demand]}
+                </button>
+                {one.isOverRun && <small> {words.motion.overRun}</small>}
+              </th>
+              <td className="num">{one.from.toFixed(1)}</td>
+              <td className="num">{(one.until - one.from).toFixed(1)}</td>
+              <td className="num">{one.speed}</td>
+              <td className={one.left !== null && one.left < 0 ? 'num wrong' : 'num'}>{one.left?.toFixed(0).replace('-', '−') ?? '–'}</td>
+              <td>
+                {slots.get(slot).entry?.text === text ? (
+                  <small className="note">{words.log.stated}</small>
+                ) : (
+                  <button
+                    type="button"
+                    className="take-back"
+                    onClick={() =>
+                      record('claim', slot, { text, standing: 'known' }, words.log.state(words.motion.demands[one.demand], text))
+                    }
+                  >
+                    {words.motion.citeThis}
+                  </button>
+                )}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+      {trace.more > 0 && (
+        <tfoot>
+          <tr>
+            <td colSpan={6}>{words.motion.moreDemands(trace.more)}</td>
+          </tr>
+        </tfoot>
+      )}
+    </table>
   );
 }

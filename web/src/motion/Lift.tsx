@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Exports } from '../draw/Exports';
 import { LiftChart } from '../draw/LiftChart';
 import { useBench } from '../entry/useBench';
 import type { Schemas } from '../shared/api';
@@ -6,7 +7,9 @@ import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
 import { useCatalogue } from '../shared/queries';
 import { ClaimCell } from '../sheet/ClaimCell';
+import { MeasuredLift } from './MeasuredLift';
 import { NoTrain } from './NoTrain';
+import type { Alternative } from './tried';
 
 /** Figures of the card, in the order in which a card has them. */
 const CARD = [
@@ -19,8 +22,14 @@ const CARD = [
   'ramp_rate',
 ] as const;
 
+interface Props {
+  motion: Schemas['MotionView'];
+  alternatives: readonly Alternative[];
+  change: string;
+}
+
 /** The lobe: its card as typed, and lift, velocity, acceleration and jerk as they follow. */
-export function Lift({ motion, change }: { motion: Schemas['MotionView']; change: string }) {
+export function Lift({ motion, alternatives, change }: Props) {
   const { view } = useBench();
   const catalogue = useCatalogue();
   const [at, setAt] = useState(0);
@@ -37,27 +46,37 @@ export function Lift({ motion, change }: { motion: Schemas['MotionView']; change
       <section className="sheet pad">
         {lobe !== null ? (
           <div onKeyDown={onKeyDown} tabIndex={0} role="group" aria-label={words.motion.lobe(motion.label)}>
-            <LiftChart
-              lobe={lobe}
-              tried={motion.triedLobe}
-              at={at}
-              onAt={(degree) => setAt(Math.round(degree))}
-              unit={motion.unitLength}
-              words={{ ...words.motion, degrees: words.motion.camDegrees }}
-              label={words.motion.lobe(motion.label)}
-            />
-            <a href={csv} download>
-              {words.motion.table}
-            </a>
+            <Exports name={`lift-${motion.place}`} csv={csv} words={words.drawing}>
+              <LiftChart
+                lobe={lobe}
+                measured={motion.measured}
+                tried={alternatives.flatMap((one) => {
+                  const tried = one.motion?.triedLobe ?? null;
+                  return tried === null ? [] : [{ name: one.name, lobe: tried }];
+                })}
+                at={at}
+                onAt={(degree) => setAt(Math.round(degree))}
+                unit={motion.unitLength}
+                words={{ ...words.motion, degrees: words.motion.camDegrees }}
+                label={words.motion.lobe(motion.label)}
+              />
+            </Exports>
           </div>
         ) : (
           <NoTrain motion={motion} head={words.motion.noLobe} />
         )}
       </section>
       <aside className="card-side">
+        <MeasuredLift motion={motion} kind={kind} />
+        {motion.worn !== null && (
+          <p className={motion.worn.verdict.startsWith('outside') ? 'wrong' : undefined}>
+            {words.motion.worn}: {motion.worn.value?.shown}. <small>{motion.worn.sentence}</small>
+          </p>
+        )}
         <h3>
           {words.motion.card}, {words.motion.of[kind]}
         </h3>
+        {motion.measured !== null && <p className="note">{words.motion.cardAside}</p>}
         <p className="note">{words.motion.cardHint}</p>
         <table className="card-table">
           <tbody>

@@ -7,12 +7,14 @@ import { useSection } from '../frame/useSection';
 import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
 import { useMotion } from '../shared/queries';
+import { useKept } from '../tried/useKept';
 import { useTried } from '../tried/useTried';
 import { AgainstLog } from './AgainstLog';
 import { Forces } from './Forces';
 import { Lift } from './Lift';
 import { Piston } from './Piston';
 import { SpeedSweep } from './SpeedSweep';
+import { useAlternatives } from './tried';
 import '../sheet/sheet.css';
 import './motion.css';
 
@@ -25,6 +27,8 @@ export default function Motion() {
   const [field, setField] = useSection(FIELDS, 'sweep');
   const { tried, change, onTry, onRest, onAsFound } = useTried(place);
   const told = useMotion(view.id, place, change);
+  const { kept, onKeep, onDrop } = useKept(place);
+  const alternatives = useAlternatives(view.id, place, { tried, change, motion: told.data }, kept);
   useNeighbours();
   const motion = told.data;
   return (
@@ -45,10 +49,20 @@ export default function Motion() {
             {failureWords(told.error)}
           </p>
         )}
-        {motion !== undefined && field === 'lift' && <Lift motion={motion} change={change} />}
+        {motion !== undefined && field === 'lift' && <Lift motion={motion} alternatives={alternatives} change={change} />}
         {motion !== undefined && field === 'forces' && <Forces motion={motion} />}
         {motion !== undefined && field === 'sweep' && (
-          <SpeedSweep motion={motion} change={change} tried={tried} onTry={onTry} onRest={onRest} onAsFound={onAsFound} />
+          <SpeedSweep
+            motion={motion}
+            change={change}
+            alternatives={alternatives}
+            tried={tried}
+            onKeep={onKeep}
+            onDrop={onDrop}
+            onTry={onTry}
+            onRest={onRest}
+            onAsFound={onAsFound}
+          />
         )}
         {field === 'piston' && <Piston place={place} />}
         {motion !== undefined && field === 'log' && <AgainstLog motion={motion} />}

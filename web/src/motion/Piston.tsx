@@ -1,12 +1,16 @@
 import { useState } from 'react';
+import { Exports } from '../draw/Exports';
+import { PairChart } from '../draw/PairChart';
 import { PistonChart, rulingOf } from '../draw/PistonChart';
 import { Tag } from '../draw/Tag';
 import { useBench } from '../entry/useBench';
+import { useChosen } from '../frame/Chosen';
 import type { Schemas } from '../shared/api';
 import { failureWords } from '../shared/failure';
 import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
 import { usePiston } from '../shared/queries';
+import { Rig } from './Rig';
 
 type View = Schemas['PistonView'];
 
@@ -18,7 +22,8 @@ export function Piston({ place }: { place: string }) {
   const { view } = useBench();
   const [tried, hold] = useState<{ place: string; phase: number } | null>(null);
   const phase = tried?.place === place ? tried.phase : 0;
-  const told = usePiston(view.id, place, phase);
+  const [deeper, setDeeper] = useState(0);
+  const told = usePiston(view.id, place, phase, deeper);
   const piston = told.data;
   const found = piston?.valves[0]?.early ?? 0;
   const set = (to: number): void => hold({ place, phase: Math.max(-MOST, Math.min(MOST, Math.round(to / STEP) * STEP)) });
@@ -50,13 +55,19 @@ export function Piston({ place }: { place: string }) {
             aria-valuenow={phase}
             aria-valuetext={spoken(piston, phase)}
           >
-            <PistonChart
-              piston={piston}
-              phase={phase}
-              onPhase={set}
-              words={words.motion.piston}
-              label={words.motion.piston.chart(chosen?.label ?? '')}
-            />
+            <Exports
+              name={`piston-${place}`}
+              csv={`/api/cases/${view.id}/motion/${place}/piston.csv?phase=${phase}&deeper=${deeper}`}
+              words={words.drawing}
+            >
+              <PistonChart
+                piston={piston}
+                phase={phase}
+                onPhase={set}
+                words={words.motion.piston}
+                label={words.motion.piston.chart(chosen?.label ?? '')}
+              />
+            </Exports>
           </div>
         )}
         {piston.valves
@@ -67,25 +78,50 @@ export function Piston({ place }: { place: string }) {
               <p>{one.because ?? `${one.missing.join(', ')}.`}</p>
             </div>
           ))}
+        {piston.pair !== null && <Pair pair={piston.pair} piston={piston} place={place} />}
+        <EveryValve piston={piston} />
       </section>
       <aside className="sweep-side">
         {piston.valves
           .filter((one) => one.found.length > 0)
           .map((one) => (
-            <OneValve key={one.place} valve={one} piston={piston} phase={phase} />
+            <OneValve key={one.place} valve={one} piston={piston} phase={phase} deeper={deeper} />
           ))}
         {isDrawn && (
           <>
+            <label className="deeper">
+              <span>{words.motion.piston.deeper}</span>
+              <input
+                type="range"
+                min={0}
+                max={piston.unit === 'in' ? 0.1 : 2.5}
+                step={piston.unit === 'in' ? 0.005 : 0.1}
+                value={deeper}
+                aria-valuetext={`${deeper} ${piston.unit}`}
+                onChange={(event) => setDeeper(Number(event.target.value))}
+              />
+              <b className="enamel">
+                {deeper.toFixed(piston.unit === 'in' ? 3 : 2)} {piston.unit}
+              </b>
+            </label>
             <p className="note">{words.motion.piston.lag}</p>
             <p className="note">{words.motion.piston.negative}</p>
           </>
         )}
+        <Rig />
       </aside>
     </div>
   );
 }
 
-function OneValve({ valve, piston, phase }: { valve: View['valves'][number]; piston: View; phase: number }) {
+interface OneProps {
+  valve: View['valves'][number];
+  piston: View;
+  phase: number;
+  deeper: number;
+}
+
+function OneValve({ valve, piston, phase, deeper }: OneProps) {
   const found = valve.foundLeast?.clearance ?? 0;
   const limit = rulingOf(valve);
   const decimals = piston.unit === 'in' ? 3 : 2;
@@ -101,15 +137,103 @@ function OneValve({ valve, piston, phase }: { valve: View['valves'][number]; pis
         {words.motion.piston.ruling(valve.ruling, figure(limit))}
       </p>
       <p className="tried">
-        {words.motion.piston.at(phase)}: {figure(valve.triedLeast?.clearance ?? 0)}
+        {words.motion.piston.at(phase)}
+        {deeper > 0 && `, ${words.motion.piston.deeperBy(figure(deeper))}`}: {figure(valve.triedLeast?.clearance ?? 0)}
       </p>
       <p>
         {words.motion.piston.atSpeed}: {words.motion.piston.range(figure(found - piston.growthMost), figure(found - piston.growthLeast))}
       </p>
       <p className="note">{valve.measured === null ? words.motion.piston.assumed : words.motion.piston.level(valve.measured.shown)}</p>
+      <Judged of={valve.radial} />
+      <Judged of={valve.metalTried ?? valve.metal} />
       <h3>{words.motion.piston.sign}</h3>
       <p>{valve.sign}</p>
     </section>
+  );
+}
+
+/** A margin in one line: figure and verdict, or what keeps it from being decided. */
+function Judged({ of }: { of: View['valves'][number]['radial'] }) {
+  if (of === null) return null;
+  const isOutside = of.verdict.startsWith('outside');
+  return (
+    <p className={isOutside ? 'wrong' : undefined}>
+      {of.title}: <b>{of.value?.shown ?? '–'}</b> {of.verdictWords}
+      {of.verdict === 'not_measured' && <small className="note"> {of.sentence}</small>}
+    </p>
+  );
+}
+
+/** Valve to valve: the gap of both heads, or what it takes. */
+function Pair({ pair, piston, place }: { pair: NonNullable<View['pair']>; piston: View; place: string }) {
+  const { view } = useBench();
+  if (pair.found.length === 0)
+    return (
+      <div className="empty">
+        <b>{pair.because === null ? words.motion.piston.pairMissing(pair.label) : words.motion.notThis}</b>
+        <p>{pair.because ?? `${pair.missing.join(', ')}.`}</p>
+      </div>
+    );
+  return (
+    <>
+      <Exports name={`valves-${place}`} csv={`/api/cases/${view.id}/motion/${place}/piston.csv`} words={words.drawing}>
+        <PairChart
+          pair={pair}
+          degrees={piston.degrees}
+          unit={piston.unit}
+          words={words.motion.piston}
+          label={words.motion.piston.pairOf(pair.label)}
+        />
+      </Exports>
+      {pair.areParallel && <p className="note">{words.motion.piston.parallel}</p>}
+      <p className="note">{pair.measured === null ? words.motion.piston.pairAssumed : words.motion.piston.level(pair.measured.shown)}</p>
+    </>
+  );
+}
+
+/** How near each valve of the engine comes, and where: one is chosen by its tag. */
+function EveryValve({ piston }: { piston: View }) {
+  const [at, choose] = useChosen();
+  const decimals = piston.unit === 'in' ? 3 : 2;
+  return (
+    <table className="figures-table every-valve">
+      <caption>{words.motion.piston.every}</caption>
+      <thead>
+        <tr>
+          <th>{words.motion.piston.valve}</th>
+          <th className="num">
+            {words.motion.piston.least} <small>{piston.unit}</small>
+          </th>
+          <th className="num">{words.motion.piston.where}</th>
+          <th>{words.motion.piston.levelHead}</th>
+          <th>{words.motion.piston.verdict}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {piston.stations.map((one) => {
+          const { isOutside } = one;
+          return (
+            <tr key={one.place} className={one.place === at ? 'current' : undefined} aria-current={one.place === at}>
+              <th scope="row">
+                <button type="button" onClick={() => choose(one.place)}>
+                  <Tag label={one.label} lead={isOutside} />
+                </button>
+              </th>
+              <td className={isOutside ? 'num wrong' : 'num'}>{one.least?.clearance.toFixed(decimals).replace('-', '−') ?? '–'}</td>
+              <td className="num">{one.least === null ? '' : words.motion.piston.degree(one.least.degree)}</td>
+              <td>
+                {one.least === null
+                  ? words.motion.piston.unknown
+                  : one.isMeasured
+                    ? words.motion.piston.isMeasured
+                    : words.motion.piston.isAssumed}
+              </td>
+              <td>{one.verdictWords}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
   );
 }
 

@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import { useState } from 'react';
+import { Exports } from '../draw/Exports';
 import { SpeedStrips } from '../draw/SpeedStrips';
 import { Keycap } from '../draw/Tag';
 import { TurnChart } from '../draw/TurnChart';
@@ -7,11 +8,13 @@ import { useBench } from '../entry/useBench';
 import type { Schemas } from '../shared/api';
 import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
-import { useMotionLog, useTurn } from '../shared/queries';
+import { useMotionLog, useTurn, useTurns } from '../shared/queries';
 import type { Tried } from '../tried/change';
 import { Sliders } from '../tried/Sliders';
+import { Beside } from './Beside';
 import { NoTrain } from './NoTrain';
 import { Solving } from './Solving';
+import { triedSpeed, type Alternative } from './tried';
 
 type Motion = Schemas['MotionView'];
 
@@ -21,14 +24,17 @@ const LONG = 10;
 interface Props {
   motion: Motion;
   change: string;
+  alternatives: readonly Alternative[];
   tried: readonly Tried[];
+  onKeep: (tried: readonly Tried[]) => void;
+  onDrop: (which: number) => void;
   onTry: (tried: Tried[]) => void;
   onRest: () => void;
   onAsFound: () => void;
 }
 
 /** Speed by speed: loft, bounce, force and the log; one turn under the cursor; and the same with what is tried. */
-export function SpeedSweep({ motion, change, tried, onTry, onRest, onAsFound }: Props) {
+export function SpeedSweep({ motion, change, alternatives, tried, onKeep, onDrop, onTry, onRest, onAsFound }: Props) {
   const { view } = useBench();
   const log = useMotionLog(view.id, motion.place);
   const [picked, pick] = useState<number | null>(null);
@@ -36,7 +42,13 @@ export function SpeedSweep({ motion, change, tried, onTry, onRest, onAsFound }: 
   const [low, high] = [motion.speeds[0] ?? 0, motion.speeds.at(-1) ?? 0];
   const within = (speed: number): number => Math.min(high, Math.max(low, Math.round(speed / STEP) * STEP));
   const at = motion.sweep === null ? null : within(picked ?? motion.highest ?? float ?? (low + high) / 2);
-  const turn = useTurn(view.id, motion.place, at, change);
+  const turn = useTurn(view.id, motion.place, at);
+  const turned = useTurns(
+    view.id,
+    motion.place,
+    at,
+    alternatives.map((one) => one.change),
+  );
   const move = (by: number): void => pick(within((at ?? 0) + by * STEP));
   const onKeyDown = useKeys([
     { shown: '← →', does: words.keysDo.speedStep, on: /^ArrowRight$/, shift: false, run: () => move(1) },
@@ -44,6 +56,10 @@ export function SpeedSweep({ motion, change, tried, onTry, onRest, onAsFound }: 
     { shown: 'Shift ← →', does: words.keysDo.speedLong, on: /^ArrowRight$/, shift: true, run: () => move(LONG) },
     { shown: 'Shift ← →', does: words.keysDo.speedLong, on: /^ArrowLeft$/, shift: true, run: () => move(-LONG) },
   ]);
+  const keep = (): void => {
+    onKeep(tried);
+    onTry([]);
+  };
   const sliders = (
     <Sliders place={motion.place} sliders={motion.sliders} springs={motion.springs} tried={tried} onTry={onTry} onRest={onRest} />
   );
@@ -70,15 +86,21 @@ export function SpeedSweep({ motion, change, tried, onTry, onRest, onAsFound }: 
           aria-valuenow={at}
           aria-valuetext={spoken(motion, at)}
         >
-          <SpeedStrips
-            motion={motion}
-            sweep={motion.sweep}
-            at={at}
-            onAt={(speed) => pick(within(speed))}
-            logged={log.data?.bins ?? []}
-            words={{ ...words.motion, logged: words.motion.loggedStrip }}
-            label={words.motion.sweepOf(motion.label)}
-          />
+          <Exports name={`sweep-${motion.place}`} csv={csv} words={words.drawing}>
+            <SpeedStrips
+              motion={motion}
+              sweep={motion.sweep}
+              tried={alternatives.flatMap((one) => {
+                const sweep = one.motion?.triedSweep ?? null;
+                return sweep === null ? [] : [{ name: one.name, sweep, float: triedSpeed(one, 'float') }];
+              })}
+              at={at}
+              onAt={(speed) => pick(within(speed))}
+              logged={log.data?.bins ?? []}
+              words={{ ...words.motion, logged: words.motion.loggedStrip }}
+              label={words.motion.sweepOf(motion.label)}
+            />
+          </Exports>
           <p className="turn-head">
             <b>
               {words.motion.turnAt} <span className="enamel">{at}</span>
@@ -88,18 +110,28 @@ export function SpeedSweep({ motion, change, tried, onTry, onRest, onAsFound }: 
             {turn.data !== undefined && <b className="to-right">{words.motion.lostFor(turn.data.lost)}</b>}
           </p>
           {turn.data !== undefined && (
-            <TurnChart
-              turn={turn.data}
-              unitLength={motion.unitLength}
-              unitForce={motion.unitForce}
-              words={{ ...words.motion, lift: words.motion.valveLift, degrees: words.motion.crankDegrees }}
-              label={words.motion.turnOf(motion.label, at)}
-            />
+            <Exports
+              name={`turn-${motion.place}-${at}`}
+              csv={`/api/cases/${view.id}/motion/${motion.place}/turn.csv?speed=${at}`}
+              words={words.drawing}
+            >
+              <TurnChart
+                turn={turn.data}
+                tried={alternatives.flatMap((one, i) => {
+                  const its = turned[i];
+                  return its === undefined ? [] : [{ name: one.name, turn: its }];
+                })}
+                unitLength={motion.unitLength}
+                unitForce={motion.unitForce}
+                words={{ ...words.motion, lift: words.motion.valveLift, degrees: words.motion.crankDegrees }}
+                label={words.motion.turnOf(motion.label, at)}
+              />
+            </Exports>
           )}
         </div>
       </section>
       <aside className="sweep-side">
-        <Thresholds motion={motion} />
+        <Beside motion={motion} alternatives={alternatives} onDrop={onDrop} />
         <Solving isSolved={motion.isSolved} />
         {motion.triedBecause !== null && (
           <p className="wrong" role="alert">
@@ -110,45 +142,19 @@ export function SpeedSweep({ motion, change, tried, onTry, onRest, onAsFound }: 
           </p>
         )}
         {sliders}
-        <UnderCursor motion={motion} at={at} />
-        <a href={csv} download>
-          {words.motion.table}
-        </a>
+        <Button size="small" disabled={tried.length === 0} onClick={keep}>
+          {words.motion.keepBeside}
+        </Button>
+        <UnderCursor motion={motion} alternatives={alternatives} at={at} />
       </aside>
     </div>
-  );
-}
-
-function Thresholds({ motion }: { motion: Motion }) {
-  return (
-    <table className="thresholds">
-      <thead>
-        <tr>
-          <th scope="col">{words.motion.thresholds}</th>
-          <th className="num">{words.motion.found}</th>
-          <th className="num tried">{words.motion.tried}</th>
-        </tr>
-      </thead>
-      <tbody>
-        {motion.thresholds.map((one) => (
-          <tr key={one.name}>
-            <th scope="row">{words.motion.names[one.name]}</th>
-            <td className="num">
-              {one.found ?? '–'}
-              {one.plusMinus !== null && <small> ±{one.plusMinus}</small>}
-            </td>
-            <td className="num tried">{one.tried}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
   );
 }
 
 const ROWS = ['loft', 'gap', 'bounce', 'landing', 'peak'] as const;
 
 /** What the curves say at the cursor. */
-function UnderCursor({ motion, at }: { motion: Motion; at: number }) {
+function UnderCursor({ motion, alternatives, at }: { motion: Motion; alternatives: readonly Alternative[]; at: number }) {
   return (
     <table className="thresholds">
       <thead>
@@ -157,7 +163,11 @@ function UnderCursor({ motion, at }: { motion: Motion; at: number }) {
             {words.motion.under} {at}
           </th>
           <th className="num">{words.motion.found}</th>
-          <th className="num tried">{words.motion.tried}</th>
+          {alternatives.map((one) => (
+            <th key={one.name} className="num tried">
+              {one.name}
+            </th>
+          ))}
         </tr>
       </thead>
       <tbody>
@@ -168,7 +178,11 @@ function UnderCursor({ motion, at }: { motion: Motion; at: number }) {
               {row === 'landing' ? '' : `, ${row === 'peak' ? motion.unitForce : motion.unitLength}`}
             </th>
             <td className="num">{figure(motion, motion.sweep, row, at)}</td>
-            <td className="num tried">{figure(motion, motion.triedSweep, row, at)}</td>
+            {alternatives.map((one) => (
+              <td key={one.name} className="num tried">
+                {figure(motion, one.motion?.triedSweep ?? null, row, at)}
+              </td>
+            ))}
           </tr>
         ))}
       </tbody>

@@ -1,4 +1,4 @@
-import { useQuery, type Query, type QueryClient, type UseQueryResult } from '@tanstack/react-query';
+import { useQueries, useQuery, type Query, type QueryClient, type UseQueryResult } from '@tanstack/react-query';
 import { answer, api, type CaseView, type LedgerView, type RankingView, type Schemas } from './api';
 
 export const caseKey = (id: string): string[] => ['case', id];
@@ -88,31 +88,48 @@ export const useStack = (id: string, place: string, change: string): UseQueryRes
 /** What the valve of a station did at speed, as found and as tried. */
 export const useMotion = (id: string, place: string, change: string): UseQueryResult<Schemas['MotionView']> =>
   useQuery({
-    ...ofCase(id, ['motion', place, change], () =>
-      answer(api.GET('/api/cases/{id}/motion/{place}', { params: { path: { id, place }, query: change === '' ? {} : { change } } })),
-    ),
+    ...motionOf(id, place, change),
     placeholderData: (previous) => (previous?.place === place ? previous : undefined),
   });
 
+const motionOf = (id: string, place: string, change: string) =>
+  ofCase(id, ['motion', place, change], () =>
+    answer(api.GET('/api/cases/{id}/motion/{place}', { params: { path: { id, place }, query: change === '' ? {} : { change } } })),
+  );
+
+/** The same for several changes, each by itself; of one that is not told yet, nothing. */
+export const useMotions = (id: string, place: string, changes: readonly string[]): (Schemas['MotionView'] | undefined)[] =>
+  useQueries({ queries: changes.map((change) => motionOf(id, place, change)) }).map((one) => one.data);
+
 /** One turn of it at one speed. */
-export const useTurn = (id: string, place: string, speed: number | null, change: string): UseQueryResult<Schemas['TurnView']> =>
-  useQuery({
-    ...ofCase(id, ['turn', place, speed, change], () =>
-      answer(
-        api.GET('/api/cases/{id}/motion/{place}/turn', {
-          params: { path: { id, place }, query: { speed: speed ?? 0, ...(change === '' ? {} : { change }) } },
-        }),
-      ),
+export const useTurn = (id: string, place: string, speed: number | null): UseQueryResult<Schemas['TurnView']> =>
+  useQuery({ ...turnOf(id, place, speed, ''), placeholderData: (previous) => previous });
+
+/** The same turn with each of several changes; of one that is not told yet, nothing. */
+export const useTurns = (
+  id: string,
+  place: string,
+  speed: number | null,
+  changes: readonly string[],
+): (Schemas['TurnView'] | undefined)[] =>
+  useQueries({ queries: changes.map((change) => turnOf(id, place, speed, change)) }).map((one) => one.data);
+
+const turnOf = (id: string, place: string, speed: number | null, change: string) => ({
+  ...ofCase(id, ['turn', place, speed, change], () =>
+    answer(
+      api.GET('/api/cases/{id}/motion/{place}/turn', {
+        params: { path: { id, place }, query: { speed: speed ?? 0, ...(change === '' ? {} : { change }) } },
+      }),
     ),
-    enabled: speed !== null,
-    placeholderData: (previous) => previous,
-  });
+  ),
+  enabled: speed !== null,
+});
 
 /** The valves of a cylinder over its piston. */
-export const usePiston = (id: string, place: string, phase: number): UseQueryResult<Schemas['PistonView']> =>
+export const usePiston = (id: string, place: string, phase: number, deeper: number): UseQueryResult<Schemas['PistonView']> =>
   useQuery({
-    ...ofCase(id, ['piston', place, phase], () =>
-      answer(api.GET('/api/cases/{id}/motion/{place}/piston', { params: { path: { id, place }, query: { phase } } })),
+    ...ofCase(id, ['piston', place, phase, deeper], () =>
+      answer(api.GET('/api/cases/{id}/motion/{place}/piston', { params: { path: { id, place }, query: { phase, deeper } } })),
     ),
     placeholderData: (previous) => (previous?.valves[0]?.place === place ? previous : undefined),
   });

@@ -7,14 +7,35 @@ export type Tried =
   { places: [string]; name: string; to: { number: number; unit: string } } | { places: [string]; part: 'spring'; from: string };
 
 /** What is tried at a place; of an address that says something else, nothing. */
-export function readTried(text: string | null, place: string): Tried[] {
-  if (text === null) return [];
+export const readTried = (text: string | null, place: string): Tried[] => at(told(text), place);
+
+/** What was set aside to be seen beside it, likewise. */
+export const readKept = (text: string | null, place: string): Tried[][] => {
+  const kept = told(text);
+  return Array.isArray(kept) ? kept.map((one) => at(one, place)).filter((one) => one.length > 0) : [];
+};
+
+function told(text: string | null): unknown {
   try {
-    const told: unknown = JSON.parse(text);
-    return Array.isArray(told) ? (told as Tried[]).filter((one) => Array.isArray(one.places) && one.places[0] === place) : [];
+    return text === null ? null : JSON.parse(text);
   } catch {
-    return [];
+    return null;
   }
+}
+
+const at = (all: unknown, place: string): Tried[] =>
+  Array.isArray(all) ? (all as Tried[]).filter((one) => Array.isArray(one.places) && one.places[0] === place) : [];
+
+/** What is tried, in words. */
+export function triedWords(all: readonly Tried[], sliders: readonly Slider[], springs: readonly Schemas['SpringChoiceView'][]): string {
+  return all
+    .map((one) => {
+      if ('part' in one) return springs.find((spring) => spring.from === one.from)?.name ?? one.from;
+      const slider = sliders.find((other) => other.name === one.name);
+      const unit = one.to.unit === '1' ? '' : ` ${one.to.unit}`;
+      return `${slider?.label ?? one.name} ${one.to.number.toFixed(slider?.decimals ?? 3)}${unit}`;
+    })
+    .join(', ');
 }
 
 export const triedOf = (all: readonly Tried[], name: string): number | null => {

@@ -1,9 +1,9 @@
 /** Height and load. */
-export type SweptPoint = [height: number, load: number];
+export type Pair = [height: number, load: number];
 
 /** Two figures a line, as a spreadsheet or a tester's file has them; the first line may be heads. */
-export function readPasted(text: string): { points: SweptPoint[]; badLine: number | null } {
-  const points: SweptPoint[] = [];
+export function readPasted(text: string): { points: Pair[]; badLine: number | null } {
+  const points: Pair[] = [];
   const lines = text.split('\n');
   for (const [i, line] of lines.entries()) {
     if (line.trim() === '') continue;
