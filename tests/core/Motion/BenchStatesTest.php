@@ -21,7 +21,9 @@ final class BenchStatesTest extends TestCase
     {
         $four = static fn (): Example => Train::fill(Train::bucketFour(), self::AT);
         yield 'the nose, turned slowly' => [
-            static fn (bool $isBad): Example => Train::fill(Train::bucketFour(), self::AT, '80', $isBad ? '1700' : '160'),
+            static fn (bool $isBad): Example => Train::fill(
+                Train::bucketFour(), self::AT, lobe: $isBad ? ['track_width' => '0.050'] : [],
+            ),
             'sliding_nose_stress', 'nose_overloaded', 'wrong_spring',
         ];
         yield 'gas against the seat' => [

@@ -24,13 +24,22 @@ final class Train
         );
     }
 
-    /** All readings of a valve, with its loads on the seat and at full lift. */
-    public static function fill(Example $example, string $place, string $seat = '80', string $open = '160'): Example
-    {
+    /**
+     * All readings of a valve, with its loads on the seat and at full lift.
+     *
+     * @param array<string, string> $lobe where its lobe is another
+     */
+    public static function fill(
+        Example $example,
+        string $place,
+        string $seat = '80',
+        string $open = '160',
+        array $lobe = [],
+    ): Example {
         $example->measures($place, 'load_seat', $seat, '1.440')->measures($place, 'load_open', $open, '1.030')
             ->tests($place, 'installed_height', '1.440')->tests($place, 'net_lift', '0.410')
             ->tests($place, 'contact_outside', '1.500')->tests($place, 'stem_diameter', '0.3100', 'middle.along');
-        foreach (self::LOBE + self::MASSES as $column => $text) {
+        foreach ($lobe + self::LOBE + self::MASSES as $column => $text) {
             $example->tests($place, $column, $text);
         }
 
