@@ -195,7 +195,7 @@ final class LoadDemoCommand extends Command
         $this->record($case, EntryKind::Annotation, $slot, $data);
     }
 
-    /** @param array{seconds: int, limiter: float, missed: list<float>, oil: float|null} $run */
+    /** @param array{file: string, seconds: int, limiter: float, missed: list<float>, oil: float|null} $run */
     private function log(CaseRecord $case, Engine $engine, array $run): void
     {
         mt_srand(23);
@@ -207,7 +207,7 @@ final class LoadDemoCommand extends Command
             fwrite($content, $line);
         }
         rewind($content);
-        $file = $this->logs->keep($content, 'simulated-logger-run-40.csv');
+        $file = $this->logs->keep($content, $run['file']);
         $format = LogFormat::recognise($this->logs->head($file));
         $thresholds = Thresholds::usual($engine);
         $this->logs->analyse($file, $format, $thresholds);

@@ -35,7 +35,7 @@ final readonly class Scenario
      * @param list<Picture> $pictures
      * @param array{causes: list<string>, words: string, confidence: int}|null $call
      * @param list<More> $more what else was recorded; a date in it that begins with + or - is days from today
-     * @param array{seconds: int, limiter: float, missed: list<float>, oil: float|null}|null $run for the simulated data logger
+     * @param array{file: string, seconds: int, limiter: float, missed: list<float>, oil: float|null}|null $run for the simulated data logger
      */
     private function __construct(
         public string $name,
@@ -198,7 +198,8 @@ final readonly class Scenario
                 'seats, peened tips, a thrown shim. The speed was never above the limiter.',
                 'confidence' => 85,
             ],
-            [...self::healthOfFour(), ...self::oilOfFour()],
+            [...self::healthOfFour(), ...self::oilOfFour(), ...self::headsOfFour()],
+            ['file' => 'simulated-logger-heat-3.csv', 'seconds' => 270, 'limiter' => 9150.0, 'missed' => [], 'oil' => null],
         );
     }
 
@@ -233,7 +234,18 @@ final readonly class Scenario
             'relief_depth' => self::inch(($isExhaust ? 0.170 : 0.165) + 0.002 * self::scatter($i, 31)),
             'valve_recess' => self::inch(($isExhaust ? 0.035 : 0.028) + 0.001 * self::scatter($i, 32)),
             'piston_to_valve' => self::inch(($isExhaust ? 0.112 : 0.091) + 0.003 * self::scatter($i, 33)),
+            'relief_radius' => self::inch(($isExhaust ? 0.606 : 0.694) + 0.002 * self::scatter($i, 34)),
+            'head_diameter:along' => self::inch($isExhaust ? 1.102 : 1.280),
+            'metal_to_groove' => self::inch(0.142 + 0.003 * self::scatter($i, 35)),
         ];
+    }
+
+    /** @return list<More> how far the heads of its valves stand apart */
+    private static function headsOfFour(): array
+    {
+        return array_map(static fn (int $cylinder): array => self::record(
+            EntryKind::Reading, 'A'.$cylinder, 'chamber', 'valves_apart_shut', null, ['text' => self::inch(0.148 + 0.002 * $cylinder)],
+        ), [1, 2, 3, 4]);
     }
 
     /** @return list<array{place: string, column: string, text: string, standing: string}> the card of the four's cams */
@@ -351,7 +363,7 @@ final readonly class Scenario
             ],
             null,
             self::moreOfEight(),
-            ['seconds' => 400, 'limiter' => 7600.0, 'missed' => [131.0, 262.5], 'oil' => null],
+            ['file' => 'simulated-logger-run-40.csv', 'seconds' => 400, 'limiter' => 7600.0, 'missed' => [131.0, 262.5], 'oil' => null],
         );
     }
 

@@ -29,15 +29,12 @@ final readonly class LoggedRun
         return $this->seat === null || $moment->pressure === null ? null : $this->seat->left($moment->pressure);
     }
 
-    /** @return list<LoggedDemand> in the order of time; where it floats, contact is lost too, and that is not said apart */
+    /** @return list<LoggedDemand> in the order of time; a stretch of lost contact goes on while it floats within it */
     public function demands(): array
     {
         $found = [
+            ...$this->stretches(Demand::ContactLost, fn (LoggedMoment $one): bool => $this->loss !== null && $one->speed > $this->loss),
             ...$this->stretches(Demand::Float, fn (LoggedMoment $one): bool => $this->float !== null && $one->speed > $this->float),
-            ...$this->stretches(
-                Demand::ContactLost, fn (LoggedMoment $one): bool => $this->loss !== null && $one->speed > $this->loss
-                    && ($this->float === null || $one->speed <= $this->float),
-            ),
             ...$this->stretches(Demand::Unseated, fn (LoggedMoment $one): bool => ($this->left($one) ?? 1.0) < 0.0),
         ];
         usort($found, static fn (LoggedDemand $one, LoggedDemand $other): int => $one->from <=> $other->from);

@@ -27,7 +27,10 @@ final class LoggedRunTest extends TestCase
             self::moment(5, 7600),
         ], 7000.0, 7200.0, null);
         self::assertSame(
-            [['contact_lost', 1.0, 2.0, 7100.0], ['float', 2.0, 4.0, 7480.0], ['float', 5.0, 6.0, 7600.0]],
+            [
+                ['contact_lost', 1.0, 4.0, 7480.0], ['float', 2.0, 4.0, 7480.0], ['contact_lost', 5.0, 6.0, 7600.0],
+                ['float', 5.0, 6.0, 7600.0],
+            ],
             array_map(static fn (LoggedDemand $one): array => [$one->demand->value, $one->from, $one->until, $one->speed], $run->demands()),
         );
     }

@@ -7,8 +7,8 @@ import { Hatch } from './Hatch';
 type Trace = Schemas['LogTraceView'];
 
 const [WIDTH, LEFT, RIGHT] = [760, 66, 744];
-const [TOP, FOOT] = [24, 190];
-const [LEFT_TOP, LEFT_FOOT] = [226, 300];
+const [TOP, FOOT] = [40, 210];
+const [LEFT_TOP, LEFT_FOOT] = [246, 320];
 
 interface Level {
   name: string;
@@ -95,7 +95,7 @@ export function LogTrace({ trace, levels, unitForce, at, onAt, words, label }: P
         </Strip>
       )}
       <path
-        d={`M${x(times[cursor] ?? 0)} ${TOP - 6}V${foot}M${x(times[cursor] ?? 0) - 5} ${TOP - 16}h10l-5 10Z`}
+        d={`M${x(times[cursor] ?? 0)} 12V${foot}M${x(times[cursor] ?? 0) - 5} 4h10l-5 10Z`}
         stroke="var(--enamel)"
         strokeWidth="1.6"
         fill="var(--enamel)"

@@ -142,12 +142,12 @@ export function SpeedStrips({ motion, sweep, tried, at, onAt, logged, words, lab
         <circle cx={x(float.found)} cy={y(motion.floatLoft)} r="4.5" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.8" />
       )}
       {tried.map(
-        (one) =>
+        (one, i) =>
           one.float !== null &&
           x(one.float) < RIGHT && (
             <g key={one.name}>
               <circle cx={x(one.float)} cy={y(motion.floatLoft)} r="4.5" fill="var(--sheet)" stroke="var(--enamel)" strokeWidth="1.8" />
-              <text x={x(one.float)} y={y(motion.floatLoft) - 8} textAnchor="middle" className="axis halo enamel">
+              <text x={x(one.float)} y={y(motion.floatLoft) - 8 - 13 * i} textAnchor="middle" className="axis halo enamel">
                 {one.name}
               </text>
             </g>

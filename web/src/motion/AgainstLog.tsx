@@ -45,59 +45,63 @@ export function AgainstLog({ motion }: { motion: Motion }) {
     ...(motion.highest === null ? [] : [{ name: 'highest', found: motion.highest, plusMinus: null }]),
   ];
   return (
-    <section className="sheet pad against-log" tabIndex={0} aria-label={words.motion.fields.log}>
-      <p className="note">
-        {words.motion.files(log.files.join(', '))} {log.unread.length > 0 && words.motion.unread(log.unread.join(', '))}
-      </p>
-      <table className="figures-table">
-        <thead>
-          <tr>
-            <th>{words.motion.thresholds}</th>
-            <th className="num" />
-            <th className="num">{words.motion.logged}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((one) => {
-            const seconds = secondsAbove(log.bins, one.found ?? Infinity);
-            return (
-              <tr key={one.name}>
-                <th scope="row">{words.motion.above[one.name as keyof typeof words.motion.above]}</th>
-                <td className="num">
-                  {one.found}
-                  {one.plusMinus !== null && <small> ±{one.plusMinus}</small>}
-                </td>
-                <td className={one.name === 'float' && seconds > 0 ? 'num wrong' : 'num'}>{seconds.toFixed(1)}</td>
-              </tr>
-            );
-          })}
-          {motion.harmonics.map((one) => (
-            <tr key={one.number}>
-              <th scope="row">
-                {words.motion.harmonic} {one.number}
-              </th>
-              <td className="num">{one.speed}</td>
-              <td className="num">{secondsBetween(log.bins, one.speed - 50, one.speed + 50).toFixed(1)}</td>
+    <div className="sweep-place">
+      <section className="sheet pad against-log" tabIndex={0} aria-label={words.motion.fields.log}>
+        <p className="note">
+          {words.motion.files(log.files.join(', '))} {log.unread.length > 0 && words.motion.unread(log.unread.join(', '))}
+        </p>
+        {log.traces.map((one) => (
+          <Course key={one.file} trace={one} motion={motion} unitForce={log.unitForce} />
+        ))}
+      </section>
+      <aside className="sweep-side">
+        <table className="figures-table">
+          <thead>
+            <tr>
+              <th>{words.motion.thresholds}</th>
+              <th className="num" />
+              <th className="num">{words.motion.logged}</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
-      {log.traces.map((one) => (
-        <Course key={one.file} trace={one} motion={motion} unitForce={log.unitForce} />
-      ))}
-      {peak !== undefined && (
-        <>
-          <p>{words.motion.highestLogged(String(Math.round(peak.value)), peak.time.toFixed(1))}</p>
-          {isCited ? (
-            <p className="note">{words.motion.cited}</p>
-          ) : (
-            <Button onClick={() => record('claim', HIGHEST, { text, standing: 'known' }, words.log.state(peak.label, text))}>
-              {words.motion.cite}
-            </Button>
-          )}
-        </>
-      )}
-    </section>
+          </thead>
+          <tbody>
+            {rows.map((one) => {
+              const seconds = secondsAbove(log.bins, one.found ?? Infinity);
+              return (
+                <tr key={one.name}>
+                  <th scope="row">{words.motion.above[one.name as keyof typeof words.motion.above]}</th>
+                  <td className="num">
+                    {one.found}
+                    {one.plusMinus !== null && <small> ±{one.plusMinus}</small>}
+                  </td>
+                  <td className={one.name === 'float' && seconds > 0 ? 'num wrong' : 'num'}>{seconds.toFixed(1)}</td>
+                </tr>
+              );
+            })}
+            {motion.harmonics.map((one) => (
+              <tr key={one.number}>
+                <th scope="row">
+                  {words.motion.harmonic} {one.number}
+                </th>
+                <td className="num">{one.speed}</td>
+                <td className="num">{secondsBetween(log.bins, one.speed - 50, one.speed + 50).toFixed(1)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        {peak !== undefined && (
+          <>
+            <p>{words.motion.highestLogged(String(Math.round(peak.value)), peak.time.toFixed(1))}</p>
+            {isCited ? (
+              <p className="note">{words.motion.cited}</p>
+            ) : (
+              <Button onClick={() => record('claim', HIGHEST, { text, standing: 'known' }, words.log.state(peak.label, text))}>
+                {words.motion.cite}
+              </Button>
+            )}
+          </>
+        )}
+      </aside>
+    </div>
   );
 }
 
@@ -179,6 +183,9 @@ function Demands({ trace, motion, unitForce, onAt }: { trace: Trace; motion: Mot
           const isUnseated = one.demand === 'unseated' && one.pressure !== null;
           const slot = isUnseated ? { place: `kind-${kind}`, part: 'port', item: 'claimed.port_pressure', index: null } : HIGHEST;
           const text = isUnseated ? `${one.pressure} bar` : `${one.speed} 1/min`;
+          const isWorst = isUnseated
+            ? trace.demands.every((other) => (other.pressure ?? 0) <= (one.pressure ?? 0))
+            : one.demand === 'float' && trace.demands.every((other) => other.speed <= one.speed);
           return (
             <tr key={`${one.demand} ${one.from}`}>
               <th scope="row">
@@ -192,9 +199,8 @@ function Demands({ trace, motion, unitForce, onAt }: { trace: Trace; motion: Mot
               <td className="num">{one.speed}</td>
               <td className={one.left !== null && one.left < 0 ? 'num wrong' : 'num'}>{one.left?.toFixed(0).replace('-', '−') ?? '–'}</td>
               <td>
-                {slots.get(slot).entry?.text === text ? (
-                  <small className="note">{words.log.stated}</small>
-                ) : (
+                {isWorst && slots.get(slot).entry?.text === text && <small className="note">{words.log.stated}</small>}
+                {isWorst && slots.get(slot).entry?.text !== text && (
                   <button
                     type="button"
                     className="take-back"

@@ -16,9 +16,7 @@ interface Props {
 
 /** As found against what is tried: the speeds, and what more spring or less is paid with, each against its limit; beside it the use. */
 export function Beside({ motion, alternatives, onDrop }: Props) {
-  const { view } = useBench();
   const kept = alternatives.filter((one) => one.name !== words.motion.tried);
-  const use = [view.story.answers['use'], view.story.answers['stands']].filter((one) => one !== undefined && one !== '');
   const heads = (
     <>
       <th className="num">{words.motion.found}</th>
@@ -90,10 +88,20 @@ export function Beside({ motion, alternatives, onDrop }: Props) {
           ))}
         </tbody>
       </table>
-      <p className="note">{words.motion.bothSides}</p>
+    </>
+  );
+}
+
+/** What more spring or less is weighed by: both sides, and what the engine is for. */
+export function Use() {
+  const { view } = useBench();
+  const use = [view.story.answers['use'], view.story.answers['stands']].filter((one) => one !== undefined && one !== '');
+  return (
+    <>
       <p className="use">
-        <b>{words.motion.use}</b> {use.length === 0 ? words.motion.noUse : use.join(' · ')}
+        <b>{words.motion.use}</b> {use.length === 0 ? words.motion.noUse : use.join(' ')}
       </p>
+      <p className="note">{words.motion.bothSides}</p>
     </>
   );
 }
@@ -126,6 +134,6 @@ function FloatMargin({ motion, alternatives }: Omit<Props, 'onDrop'>) {
 /** In lead where its limit is passed. */
 const Figure = ({ of }: { of: Margin | null }) => (
   <span className={of?.verdict.startsWith('outside') === true ? 'wrong' : undefined} title={of?.verdictWords}>
-    {of?.value?.figure.replace('-', '−') ?? '–'} <small>{of?.value?.unit}</small>
+    {of?.value?.figure.replace('-', '−') ?? '–'}
   </span>
 );

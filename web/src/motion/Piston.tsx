@@ -155,11 +155,14 @@ function OneValve({ valve, piston, phase, deeper }: OneProps) {
 /** A margin in one line: figure and verdict, or what keeps it from being decided. */
 function Judged({ of }: { of: View['valves'][number]['radial'] }) {
   if (of === null) return null;
-  const isOutside = of.verdict.startsWith('outside');
-  return (
-    <p className={isOutside ? 'wrong' : undefined}>
-      {of.title}: <b>{of.value?.shown ?? '–'}</b> {of.verdictWords}
-      {of.verdict === 'not_measured' && <small className="note"> {of.sentence}</small>}
+  return of.verdict === 'not_measured' ? (
+    <p className="note">
+      {of.title}: {of.value?.shown} {of.sentence}
+    </p>
+  ) : (
+    <p className={of.verdict.startsWith('outside') ? 'wrong' : undefined}>
+      {of.title}: <b>{of.value?.shown}</b> {of.verdictWords}
+      {of.verdict === 'cannot_tell' && <small className="note"> {of.sentence}</small>}
     </p>
   );
 }

@@ -11,7 +11,7 @@ import { words } from '../shared/messages';
 import { useMotionLog, useTurn, useTurns } from '../shared/queries';
 import type { Tried } from '../tried/change';
 import { Sliders } from '../tried/Sliders';
-import { Beside } from './Beside';
+import { Beside, Use } from './Beside';
 import { NoTrain } from './NoTrain';
 import { Solving } from './Solving';
 import { triedSpeed, type Alternative } from './tried';
@@ -145,6 +145,7 @@ export function SpeedSweep({ motion, change, alternatives, tried, onKeep, onDrop
         <Button size="small" disabled={tried.length === 0} onClick={keep}>
           {words.motion.keepBeside}
         </Button>
+        <Use />
         <UnderCursor motion={motion} alternatives={alternatives} at={at} />
       </aside>
     </div>
