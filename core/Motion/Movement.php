@@ -61,7 +61,8 @@ final readonly class Movement
         $tried = [];
         foreach ($this->known(self::TRIED) as $name => $given) {
             $value = $this->bench->sheets->value($name);
-            if ($value->column?->isFittedTo($this->bench->case->engine) === true) {
+            // Of a part that weighs nothing the engine has none.
+            if ($value->column?->isFittedTo($this->bench->case->engine) === true && $given->value->base !== 0.0) {
                 $tried[] = [$value, $given];
             }
         }

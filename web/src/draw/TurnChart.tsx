@@ -11,6 +11,8 @@ const [WIDTH, LEFT, RIGHT] = [680, 62, 664];
 const [LIFT_TOP, LIFT_FOOT, FORCE_TOP, FORCE_FOOT] = [20, 124, 148, 190];
 /** Crank degrees before the lobe begins and after the last that it is drawn to. */
 const ROOM = 12;
+/** Share of the full lift below which a valve counts as shut. */
+const STILL = 0.002;
 
 interface Props {
   turn: Turn;
@@ -25,7 +27,11 @@ interface Props {
 export function TurnChart({ turn, tried, unitLength, unitForce, words, label }: Props) {
   const { degrees } = turn;
   const points = pointsOf(turn);
-  const x = scaleLinear<number>({ domain: [(degrees[0] ?? 0) - ROOM, (degrees.at(-1) ?? 1) + ROOM], range: [LEFT, RIGHT] });
+  const moving = points.filter((one) => one.asked > 0 || Math.abs(one.lift) > STILL * turn.fullLift);
+  const x = scaleLinear<number>({
+    domain: [(moving[0]?.at ?? degrees[0] ?? 0) - ROOM, (moving.at(-1)?.at ?? degrees.at(-1) ?? 1) + ROOM],
+    range: [LEFT, RIGHT],
+  });
   const most = Math.max(turn.fullLift, ...turn.lift, ...tried.flatMap((one) => one.turn.lift));
   const y = scaleLinear<number>({ domain: [Math.min(0, ...turn.lift), most * 1.08], range: [LIFT_FOOT, LIFT_TOP] });
   const forces = [...turn.force, ...tried.flatMap((one) => one.turn.force)];

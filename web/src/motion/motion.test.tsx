@@ -1,5 +1,5 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { expect, test } from 'vitest';
+import { expect, test, vi } from 'vitest';
 import { words } from '../shared/messages';
 import { openCase } from '../testing/case';
 import { secondsAbove, secondsBetween } from './logged';
@@ -24,12 +24,41 @@ const lobe = {
   acceleration: [0, 0, -0.4, 0, 0],
   jerk: [0, 0, 0, 0, 0],
 };
+const margin = (title: string, figure: string, more: object = {}) => ({
+  title,
+  verdict: 'inside',
+  verdictWords: 'inside',
+  limitWords: 'at least 0',
+  value: quantity(figure),
+  sentence: '',
+  ...more,
+});
+const weighed = (name: string, found: string, tried: string | null) => ({
+  name,
+  found: margin(name, found),
+  tried: tried === null ? null : margin(name, tried),
+});
+const asked = [
+  {
+    code: 'rig_springs',
+    ask: 'Springs on it',
+    step: 'motion',
+    part: 'piston_relief',
+    site: 'engine',
+    choices: [
+      { code: 'light', label: 'light ones', meaning: 'It can be pushed.', spoils: false },
+      { code: 'own', label: 'its own', meaning: 'They squeeze the clay.', spoils: true },
+    ],
+  },
+];
 const motion = (more: object = {}) => ({
   place: 'A1-E1',
   label: '1E',
   card: [{ name: 'ramp_height', label: 'ramp', value: quantity('0.012'), origin: 'as solid lobes usually have it', isGuess: true }],
   lobe,
   triedLobe: null,
+  measured: null,
+  worn: null,
   figures: [
     {
       name: 'valve_mass',
@@ -71,6 +100,7 @@ const motion = (more: object = {}) => ({
     },
   ],
   springs: [],
+  weighed: [weighed('seat_load_left', '41', null)],
   isSolved: true,
   unitLength: 'in',
   unitForce: 'lbf',
@@ -95,10 +125,10 @@ interface Asked {
 }
 let turned: number[] = [];
 let tried: string[] = [];
-const get = (told: object = motion(), log: object = { files: [], unread: [], bins: [], peaks: [] }) => ({
+const get = (told: object = motion(), log: object = { files: [], unread: [], bins: [], peaks: [], traces: [], unitForce: 'lbf' }) => ({
   '/api/cases/{id}/margins': { content: '', columns: [], margins: [] },
   '/api/cases/{id}/sheets': [],
-  '/api/catalogue': { columns: [] },
+  '/api/catalogue': { columns: [], asked },
   '/api/cases/{id}/solving': { state: 'done', done: 3, total: 3, message: null },
   '/api/cases/{id}/motion/{place}/log': log,
   '/api/cases/{id}/motion/{place}/turn': ({ params }: Asked) => {
@@ -114,7 +144,7 @@ const get = (told: object = motion(), log: object = { files: [], unread: [], bin
 test('the sweep names its speeds with their ±, and a turn stands under the cursor', async () => {
   openCase(<Motion />, { at: 'motion/sweep?at=A1-E1', get: get() });
   expect(await screen.findByRole('img', { name: words.motion.sweepOf('1E') })).toBeVisible();
-  expect(screen.getByRole('row', { name: /^float/ })).toHaveTextContent('6600 ±500');
+  expect(screen.getByRole('row', { name: /^float 6/ })).toHaveTextContent('6600 ±500');
   expect(screen.getByText(words.motion.varies)).toBeVisible();
   expect(screen.getByText(/retainer to seal/)).toBeVisible();
   expect(await screen.findByRole('img', { name: words.motion.turnOf('1E', 6000) })).toBeVisible();
@@ -143,7 +173,7 @@ test('what is tried is asked for, and stands beside what was found', async () =>
   const slider = await screen.findByRole('slider', { name: 'mass of the retainer' });
   fireEvent.keyDown(slider, { key: 'ArrowLeft' });
   await waitFor(() => expect(tried.at(-1)).toContain('"number":9.5'));
-  expect(screen.getByRole('row', { name: /^float/ })).toHaveTextContent('6900');
+  expect(screen.getByRole('row', { name: /^float 6/ })).toHaveTextContent('6900');
 });
 
 test('a train of which something is missing says what', async () => {
@@ -189,12 +219,41 @@ test('the log is laid over the speeds, and its highest becomes evidence', async 
       { from: 7400, seconds: 0.5 },
     ],
     peaks: [{ channel: 'speed', label: 'engine speed', unit: '1/min', value: 7480.4, time: 12.3, speed: 7480.4 }],
+    traces: [
+      {
+        file: 'run.csv',
+        times: [0, 5, 10, 12, 15],
+        low: [900, 3000, 6800, 7000, 2000],
+        high: [1200, 6700, 7480, 7100, 4000],
+        left: [80, 60, -4, 10, 70],
+        demands: [
+          { demand: 'float', from: 10, until: 12, speed: 7480, pressure: null, left: null, isOverRun: false },
+          { demand: 'unseated', from: 10, until: 12, speed: 7480, pressure: 2.4, left: -4, isOverRun: true },
+        ],
+        more: 3,
+      },
+    ],
+    unitForce: 'lbf',
   };
-  openCase(<Motion />, { at: 'motion/log?at=A1-E1', get: get(motion(), log) });
+  const { sent, user } = openCase(<Motion />, { at: 'motion/log?at=A1-E1', get: get(motion(), log) });
   expect(within(await screen.findByRole('row', { name: /above float/ })).getByText('2.5')).toBeVisible();
   expect(screen.getByText(/Not read yet: other.csv/)).toBeVisible();
   expect(screen.getByText(words.motion.highestLogged('7480', '12.3'))).toBeVisible();
   expect(screen.getByRole('button', { name: words.motion.cite })).toBeVisible();
+  // The course of the log, by its moments, with what was asked of the valve.
+  const course = screen.getByRole('slider', { name: words.motion.course('run.csv') });
+  fireEvent.keyDown(course, { key: 'ArrowLeft' });
+  expect(course).toHaveAttribute('aria-valuetext', words.motion.moment('5', '6700'));
+  const unseated = screen.getByRole('row', { name: new RegExp(words.motion.demands.unseated) });
+  expect(unseated).toHaveTextContent(words.motion.overRun);
+  expect(unseated).toHaveTextContent('−4');
+  expect(screen.getByText(words.motion.moreDemands(3))).toBeVisible();
+  await user.click(within(unseated).getByRole('button', { name: words.motion.citeThis }));
+  expect(sent.at(-1)).toMatchObject({
+    kind: 'claim',
+    slot: { place: 'kind-E', part: 'port', item: 'claimed.port_pressure' },
+    data: { text: '2.4 bar', standing: 'known' },
+  });
 });
 
 test('without a log it says where one comes from', async () => {
@@ -216,17 +275,26 @@ const valve = (kind: 'I' | 'E', more: object = {}) => ({
   ruling: 'traditional',
   measured: null,
   sign: `Sign of ${kind}.`,
+  radial: margin('relief around the valve', '0.050'),
+  metal: margin('metal left', '0.140', { verdict: 'cannot_tell', verdictWords: 'cannot tell', sentence: 'Not decided without its maker.' }),
+  metalTried: null,
   missing: [],
   because: null,
   ...more,
 });
-const piston = (valves: object[]) => ({
+const piston = (valves: object[], more: object = {}) => ({
   valves,
   degrees: [-42, 0, 42],
   phases: [-12, 0, 12],
+  pair: null,
+  stations: [
+    { place: 'A1-E1', label: '1E', least: { degree: -10.2, clearance: 0.08 }, isMeasured: false, isOutside: true, verdictWords: 'outside' },
+    { place: 'A2-I1', label: '2I', least: null, isMeasured: false, isOutside: false, verdictWords: '' },
+  ],
   growthLeast: 0.04,
   growthMost: 0.06,
   unit: 'in',
+  ...more,
 });
 
 test('the piston under a cylinder: each valve against its limit, at speed as a range, by its sign', async () => {
@@ -271,6 +339,149 @@ test('a piston of which nothing can be told says what it takes', async () => {
   });
   expect(await screen.findByText(words.motion.piston.missing('1E'))).toBeVisible();
   expect(screen.getByText('rod length, stroke.')).toBeVisible();
+});
+
+test('every valve is told with its angle, and one is chosen by its tag', async () => {
+  const places: string[] = [];
+  const { user } = openCase(<Motion />, {
+    at: 'motion/piston?at=A1-E1',
+    get: {
+      ...get(),
+      '/api/cases/{id}/motion/{place}/piston': ({ params }: { params: { path: { place: string } } }) => {
+        places.push(params.path.place);
+        return piston([valve('E')]);
+      },
+    },
+  });
+  const row = await screen.findByRole('row', { name: /^1E/ });
+  expect(row).toHaveTextContent('0.080');
+  expect(row).toHaveTextContent(words.motion.piston.degree(-10.2));
+  expect(row).toHaveTextContent(words.motion.piston.isAssumed);
+  expect(screen.getByText(/Not decided without its maker/)).toBeVisible();
+  const other = screen.getByRole('row', { name: /^2I/ });
+  expect(other).toHaveTextContent(words.motion.piston.unknown);
+  await user.click(within(other).getByRole('button'));
+  await waitFor(() => expect(places).toContain('A2-I1'));
+});
+
+test('a deeper relief is asked for, and the gap of two heads is drawn', async () => {
+  const deeper: number[] = [];
+  const pair = {
+    label: '1I, 1E',
+    found: [0.2, 0.09, 0.2],
+    tried: [0.2, 0.08, 0.2],
+    foundLeast: { degree: 1, clearance: 0.09 },
+    triedLeast: { degree: 1, clearance: 0.08 },
+    limits: { usual: 0.06, wide: 0.1 },
+    ruling: 'usual',
+    measured: null,
+    areParallel: true,
+    missing: [],
+    because: null,
+  };
+  openCase(<Motion />, {
+    at: 'motion/piston?at=A1-E1',
+    get: {
+      ...get(),
+      '/api/cases/{id}/motion/{place}/piston': ({ params }: { params: { query: { deeper: number } } }) => {
+        deeper.push(params.query.deeper);
+        return piston([valve('E', { metalTried: margin('metal left', '0.110') })], { pair });
+      },
+    },
+  });
+  expect(await screen.findByRole('img', { name: words.motion.piston.pairOf('1I, 1E') })).toBeVisible();
+  expect(screen.getByText(words.motion.piston.parallel)).toBeVisible();
+  fireEvent.change(screen.getByRole('slider', { name: /reliefs deeper/ }), { target: { value: '0.03' } });
+  await waitFor(() => expect(deeper).toContain(0.03));
+  expect(screen.getByText(new RegExp(words.motion.piston.deeperBy('0.030')))).toBeVisible();
+  expect(screen.getByText('0.110 g')).toBeVisible();
+});
+
+test('the rig of a check is counted, and what spoils its figure is said', async () => {
+  const { user } = openCase(<Motion />, {
+    at: 'motion/piston?at=A1-E1',
+    get: { ...get(), '/api/cases/{id}/motion/{place}/piston': piston([valve('E')]) },
+    entries: [{ kind: 'answer', place: 'engine', part: 'piston_relief', item: 'rig_springs', content: { choice: 'own' } }],
+  });
+  const rig = await screen.findByText(words.motion.piston.rig);
+  await user.click(rig);
+  expect(rig.closest('details')).toHaveTextContent(words.motion.piston.rigReady(0, 1));
+  expect(screen.getByText('They squeeze the clay.')).toBeVisible();
+});
+
+test('a change set aside stands beside the one that is tried, in the address and in the table, until it is dropped', async () => {
+  tried = [];
+  const told = motion({ triedSweep: sweep([0, 0, 0, 0.01]), weighed: [weighed('seat_load_left', '41', '55')] });
+  const { user } = openCase(<Motion />, { at: 'motion/sweep?at=A1-E1', get: get(told) });
+  const slider = await screen.findByRole('slider', { name: 'mass of the retainer' });
+  fireEvent.keyDown(slider, { key: 'ArrowLeft' });
+  await user.click(await screen.findByRole('button', { name: words.motion.keepBeside }));
+  expect(await screen.findByText('mass of the retainer 9.5 g')).toBeVisible();
+  fireEvent.keyDown(slider, { key: 'ArrowRight' });
+  await waitFor(() => expect(tried.at(-1)).toContain('"number":10.5'));
+  const heads = within(screen.getByRole('row', { name: new RegExp(`^${words.motion.thresholds}`) })).getAllByRole('columnheader');
+  expect(heads.map((one) => one.textContent)).toEqual([words.motion.thresholds, words.motion.found, words.motion.tried, 'A']);
+  const left = screen.getByRole('row', { name: /^seat_load_left/ });
+  await waitFor(() => expect(left).toHaveTextContent(/41.*55.*55/));
+  // Float beyond the 6000 that it saw: 600 as found, 900 as tried.
+  expect(screen.getByRole('row', { name: new RegExp(`^${words.motion.floatBeyond}`) })).toHaveTextContent(/600.*900.*900/);
+  await user.click(screen.getByRole('button', { name: words.motion.dropNamed('A') }));
+  await waitFor(() => expect(screen.queryByText('mass of the retainer 9.5 g')).toBeNull());
+});
+
+test('a table of lifts is pasted, checked line by line, and kept for all lobes of its kind', async () => {
+  const { user, sent } = openCase(<Motion />, { at: 'motion/lift?at=A1-E1', get: get() });
+  await user.click(await screen.findByRole('button', { name: words.motion.table.take }));
+  const field = screen.getByRole('textbox', { name: words.motion.table.paste('in') });
+  const lines = Array.from({ length: 30 }, (_, i) => `${i * 4 - 58}\t${(0.4 * Math.cos(((i * 4 - 58) / 60) * 1.5)).toFixed(4)}`);
+  fireEvent.change(field, { target: { value: [...lines.slice(0, 12), 'about here'].join('\n') } });
+  expect(screen.getByRole('alert')).toHaveTextContent(words.motion.table.badLine(13));
+  fireEvent.change(field, { target: { value: lines.slice(0, 12).join('\n') } });
+  expect(screen.getByRole('button', { name: words.motion.table.least(12, 24) })).toBeDisabled();
+  fireEvent.change(field, { target: { value: ['degree;lift', ...lines].join('\n') } });
+  await user.click(screen.getByRole('button', { name: words.motion.table.keep(30) }));
+  expect(sent.at(-1)).toMatchObject({
+    kind: 'lift',
+    slot: { place: 'kind-E', part: 'lobe', item: 'lift' },
+    data: { wheel: 'cam', liftUnit: 'in' },
+  });
+});
+
+test('a measured lobe is drawn with its points, and its table can be taken back', async () => {
+  const measured = {
+    place: 'kind-E',
+    label: 'all exhausts',
+    wheel: 'cam',
+    gauge: 'dial indicator',
+    degrees: [-1, 0, 1],
+    lifts: [0.2, 0.4, 0.2],
+    noise: 0.00012,
+  };
+  const { user, sent } = openCase(<Motion />, {
+    at: 'motion/lift?at=A1-E1',
+    get: get(motion({ measured, worn: margin('lift', '-0.006', { verdict: 'outside', sentence: 'Worn.' }) })),
+    entries: [{ kind: 'lift', place: 'kind-E', part: 'lobe', item: 'lift', content: {} }],
+  });
+  expect(await screen.findByText(new RegExp(words.motion.table.stands('all exhausts', 3, 'dial indicator')))).toBeVisible();
+  expect(screen.getByText(/Lift against the card/)).toHaveTextContent('Worn.');
+  expect(screen.getByRole('img', { name: words.motion.lobe('1E') }).querySelectorAll('circle')).toHaveLength(3);
+  await user.click(screen.getByRole('button', { name: words.motion.table.takeBack }));
+  expect(sent.at(-1)).toMatchObject({ kind: 'withdrawal', slot: { place: 'kind-E', item: 'lift' } });
+});
+
+test('a drawing is taken away as lines, its colours written into it', async () => {
+  const made: Blob[] = [];
+  vi.stubGlobal(
+    'URL',
+    Object.assign(URL, { createObjectURL: (blob: Blob) => made.push(blob) && 'blob:made', revokeObjectURL: () => undefined }),
+  );
+  const { user } = openCase(<Motion />, { at: 'motion/lift?at=A1-E1', get: get() });
+  await screen.findByRole('img', { name: words.motion.lobe('1E') });
+  await user.click(screen.getByRole('button', { name: words.drawing.svg }));
+  const text = await made[0]?.text();
+  expect(text).toContain('xmlns="http://www.w3.org/2000/svg"');
+  expect(text).not.toContain('class=');
+  expect(text).not.toMatch(/(fill|stroke)="var\(/);
 });
 
 test('seconds of a bin that a speed cuts count by their share', () => {
