@@ -35,7 +35,7 @@ final readonly class Scenario
      * @param list<Picture> $pictures
      * @param array{causes: list<string>, words: string, confidence: int}|null $call
      * @param list<More> $more what else was recorded; a date in it that begins with + or - is days from today
-     * @param array{file: string, seconds: int, limiter: float, missed: list<float>, oil: float|null}|null $run for the simulated data logger
+     * @param array{file: string, seconds: int, limiter: float, missed: list<float>, oil: float|null}|null $run of the simulated logger
      */
     private function __construct(
         public string $name,

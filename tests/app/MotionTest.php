@@ -6,7 +6,10 @@ namespace MuteTapper\Tests\App;
 
 use MuteTapper\App\Assessment\SolveLong;
 use MuteTapper\App\Assessment\SolveLongHandler;
+use MuteTapper\App\RunLog\AnalyseLog;
+use MuteTapper\App\RunLog\AnalyseLogHandler;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Motion\CamCard;
 use Symfony\Component\Uid\Uuid;
 
 /** What a valve did at speed, over the door of the program: worked out outside the request, tried, and told in tables. */
@@ -98,11 +101,12 @@ final class MotionTest extends AppTestCase
         $this->fill();
         $motion = $this->motion();
         $counted = ['lift' => $motion->get('lobe')->get('lift'), 'sweep' => $motion->get('speeds')];
+        $turn = Node::root($this->send('GET', sprintf('%s/motion/%s/turn?speed=9000', $this->case, self::AT)));
+        self::assertCount(count($turn->get('degrees')->items()) + 1, $this->table('turn.csv?speed=9000'));
+        $this->send('GET', sprintf('%s/motion/%s/turn.csv?speed=90000', $this->case, self::AT), status: 422);
         foreach ($counted as $table => $list) {
             $points = count($list->items());
-            $this->client->request('GET', sprintf('%s/motion/%s/%s.csv', $this->case, self::AT, $table));
-            $lines = explode("\r\n", trim((string) $this->client->getResponse()->getContent()));
-            self::assertCount($points + 1, $lines, $table);
+            self::assertCount($points + 1, $this->table($table.'.csv'), $table);
         }
     }
 
@@ -140,8 +144,94 @@ final class MotionTest extends AppTestCase
         $this->send('POST', $this->case.'/entries', $clay, 201);
         $fixed = Node::root($this->send('GET', $this->case.'/motion/'.self::AT.'/piston'))->get('valves')->items()[0];
         self::assertEqualsWithDelta(0.090, $fixed->get('foundLeast')->get('clearance')->number(), 1e-5);
-        $refused = Node::root($this->send('GET', $this->case.'/motion/'.self::AT.'/piston?phase=40', status: 422));
-        self::assertSame('/phase', $refused->get('pointer')->text());
+        foreach (['phase' => '40', 'deeper' => '0.4'] as $name => $figure) {
+            $url = sprintf('%s/motion/%s/piston?%s=%s', $this->case, self::AT, $name, $figure);
+            self::assertSame('/'.$name, Node::root($this->send('GET', $url, status: 422))->get('pointer')->text());
+        }
+
+        // A deeper relief frees the valve by the cosine of its lean, and thins the metal: what that bears only its maker says.
+        $metal = self::entry('reading', [self::AT, 'piston_relief', 'metal_to_groove'], ['text' => '0.140']);
+        $this->send('POST', $this->case.'/entries', $metal, 201);
+        $deeper = Node::root($this->send('GET', $this->case.'/motion/'.self::AT.'/piston?deeper=0.030'));
+        $valve = $deeper->get('valves')->items()[0];
+        self::assertEqualsWithDelta(0.090 + 0.030 * cos(deg2rad(15)), $valve->get('triedLeast')->get('clearance')->number(), 2e-4);
+        self::assertSame('0.110', $valve->get('metalTried')->get('value')->get('figure')->text());
+        self::assertSame('cannot_tell', $valve->get('metalTried')->get('verdict')->text());
+        self::assertSame('0.140', $valve->get('metal')->get('value')->get('figure')->text());
+        $stations = $deeper->get('stations')->items();
+        self::assertSame([self::AT, true], [$stations[0]->get('place')->text(), $stations[0]->get('isMeasured')->flag()]);
+        self::assertContains('gap between the heads of intake and exhaust, both shut', $deeper->get('pair')->get('missing')->words());
+        self::assertCount(count($deeper->get('degrees')->items()) + 1, $this->table('piston.csv?phase=-4'));
+    }
+
+    public function testATableOfLiftsGoesBeforeTheCardUntilItIsTakenBack(): void
+    {
+        $this->fill();
+        $byCard = self::threshold($this->motion(), 'float', 'found') ?? 0.0;
+        $inch = 0.0254;
+        $card = CamCard::of(0.4202 * $inch, 0.05 * $inch, 255 / 4, 0.02 * $inch, 288 / 4, 0.01 * $inch, 0.0004 * $inch);
+        $points = array_map(
+            static fn (int $degree): array => [$degree, round($card->lift($degree) / $inch, 4)], range(-94, 94, 2),
+        );
+        $slot = ['kind-E', 'lobe', 'lift'];
+        $few = self::entry('lift', $slot, ['points' => array_slice($points, 0, 20), 'wheel' => 'cam', 'liftUnit' => 'in']);
+        $refused = Node::root($this->send('POST', $this->case.'/entries', $few, 422));
+        self::assertStringContainsString('at least 24 points; this one has 20', $refused->get('detail')->text());
+        self::assertSame('/data/points', $refused->get('pointer')->text());
+        $entry = self::entry('lift', $slot, ['points' => $points, 'wheel' => 'cam', 'liftUnit' => 'in']);
+        $this->send('POST', $this->case.'/entries', $entry, 201);
+        $measured = $this->motion();
+        self::assertSame('all exhausts', $measured->get('measured')->get('label')->text());
+        self::assertCount(95, $measured->get('measured')->get('lifts')->items());
+        self::assertEqualsWithDelta($byCard, self::threshold($measured, 'float', 'found') ?? 0.0, 0.01 * $byCard);
+        self::assertSame([], $measured->get('remarks')->words());
+        $back = ['id' => Uuid::v7()->toRfc4122()] + self::entry('withdrawal', $slot, []);
+        $this->send('POST', $this->case.'/entries', ['supersedes' => $entry['id']] + $back, 201);
+        self::assertNull($this->motion()->get('measured')->raw());
+    }
+
+    public function testALogIsLaidOverWhatTheTrainCanDo(): void
+    {
+        $this->fill();
+        $float = self::threshold($this->motion(), 'float', 'found') ?? 0.0;
+        $rows = ['Time (s),rpm,Throttle (%),Exhaust back pressure (kPa)'];
+        for ($i = 0; $i <= 200; ++$i) {
+            $speed = $i > 100 && $i < 120 ? $float + 60 : 4000;
+            $rows[] = sprintf('%.2F,%.0F,%d,%d', $i / 10, $speed, $i > 150 ? 0 : 100, $i > 180 ? 620 : 20);
+        }
+        $file = $this->send('POST', $this->case.'/logs', implode("\n", $rows)."\n", 201, [
+            'Content-Type' => 'application/octet-stream', 'X-File-Name' => 'heat.csv',
+        ]);
+        $sha = Node::root($file)->get('sha256')->text();
+        $thresholds = ['over_speed' => 9700, 'limiter' => null, 'oil_per_thousand' => 0.69, 'oil_temperature' => 130];
+        $analysis = $this->send('POST', "/api/logs/$sha/analyses", ['format' => $file['format'], 'thresholds' => $thresholds], 202);
+        $handler = self::getContainer()->get(AnalyseLogHandler::class);
+        self::assertInstanceOf(AnalyseLogHandler::class, $handler);
+        $handler(new AnalyseLog(Node::root($analysis)->get('id')->text()));
+        $use = ['sha256' => $sha, 'fileName' => 'heat.csv', 'format' => $file['format'], 'thresholds' => $thresholds];
+        $this->send('POST', $this->case.'/entries', self::entry('log', ['engine', 'timeline', 'log', substr($sha, 0, 16)], $use), 201);
+        foreach (['contact_outside' => ['seat', '1.080'], 'stem_diameter' => ['valve', '0.2350', 'middle.along']] as $item => $read) {
+            $entry = self::entry('reading', [self::AT, $read[0], $item, ...array_slice($read, 2)], ['text' => $read[1]]);
+            $this->send('POST', $this->case.'/entries', $entry, 201);
+        }
+
+        $trace = Node::root($this->send('GET', $this->case.'/motion/'.self::AT.'/log'))->get('traces')->items()[0];
+        $demands = self::rows($trace->get('demands'));
+        self::assertSame(['contact_lost', 'float', 'unseated'], array_column($demands, 'demand'));
+        self::assertSame([false, false, true], array_column($demands, 'isOverRun'));
+        self::assertEqualsWithDelta(10.1, $demands[1]['from'], 0.11);
+        self::assertEqualsWithDelta(12.0, $demands[1]['until'], 0.11);
+        self::assertLessThan(0.0, $demands[2]['left']);
+        self::assertSame(6.2, $demands[2]['pressure']);
+        self::assertSame(count($trace->get('times')->items()), count($trace->get('left')->items()));
+    }
+
+    /** @return list<string> lines of a table of this valve */
+    private function table(string $table): array
+    {
+        $this->client->request('GET', sprintf('%s/motion/%s/%s', $this->case, self::AT, $table));
+
+        return explode("\r\n", trim((string) $this->client->getResponse()->getContent()));
     }
 
     private function begin(): void

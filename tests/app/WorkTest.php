@@ -46,6 +46,13 @@ final class WorkTest extends AppTestCase
         yield 'compression' => ['reading', ['A1', 'chamber', 'compression'], ['text' => '165']];
         yield 'a pull' => ['reading', ['A1-E1', 'valve', 'pull', '1'], ['text' => '118 lb']];
         yield 'head temperature' => ['reading', ['engine', 'valve', 'lash_temperature'], ['text' => '21 °C']];
+        yield 'a measured lobe' => [
+            'lift', ['kind-I', 'lobe', 'lift'],
+            ['wheel' => 'cam', 'liftUnit' => 'mm', 'points' => array_map(
+                static fn (int $at): array => [$at, round(9.5 * max(0.0, cos(deg2rad($at * 1.3))) ** 3, 3)], range(-72, 72, 3),
+            )],
+        ];
+        yield 'a rig' => ['answer', ['engine', 'piston_relief', 'rig_lash'], ['choice' => 'running']];
         yield 'an answer' => ['answer', ['A2', 'chamber', 'hiss'], ['choice' => 'exhaust']];
         yield 'what was fitted' => ['claim', ['kind-E', 'springs', 'claimed.words'], ['words' => 'dual, 1.55', 'standing' => 'known']];
         yield 'the oil' => ['claim', ['engine', 'oil', 'claimed.oil_phosphorus'], ['text' => '1100 ppm', 'standing' => 'said']];
