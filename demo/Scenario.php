@@ -118,6 +118,13 @@ final readonly class Scenario
                     ['item' => 'bind_height', 'index' => 'outer', 'text' => '0.930'], ['item' => 'spring_mass', 'text' => '59.5 g'],
                 ],
             ]],
+            ['lobes', 'fen-late', 'Fen Cup late exhaust', [
+                'note' => 'Made up for this demo. Longer than the card’s.', 'figures' => [
+                    ['item' => 'lobe_lift', 'text' => '0.432'], ['item' => 'card_high_duration', 'text' => '261'],
+                    ['item' => 'card_low_duration', 'text' => '295'], ['item' => 'ramp_height', 'text' => '0.010'],
+                    ['item' => 'ramp_rate', 'text' => '0.0004'],
+                ],
+            ]],
             ['studies', 'height-2-three-hands', 'Height micrometer 2, three hands', [
                 'gauge' => 'height-2', 'unit' => 'in', 'people' => ['Anna', 'Bert', 'Cleo'], 'readings' => [
                     [[1.8985, 1.8990], [1.9120, 1.9115], [1.9050, 1.9055], [1.8930, 1.8930], [1.9005, 1.9010]],

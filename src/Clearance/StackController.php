@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace MuteTapper\App\Clearance;
 
 use MuteTapper\App\Assessment\Assessments;
+use MuteTapper\App\Library\Shelf;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\App\Sheet\SheetPresenter;
-use MuteTapper\App\Tried\ShelvedSprings;
+use MuteTapper\App\Tried\ShelvedParts;
 use MuteTapper\App\Tried\Sliders;
 use MuteTapper\App\Tried\TriedBench;
 use MuteTapper\Core\Document\Node;
@@ -30,7 +31,7 @@ use Symfony\Component\Routing\Attribute\Route;
 #[Route('/api/cases/{id}')]
 final readonly class StackController
 {
-    public function __construct(private Assessments $assessments, private ShelvedSprings $springs, private TriedBench $tried)
+    public function __construct(private Assessments $assessments, private ShelvedParts $shelved, private TriedBench $tried)
     {
     }
 
@@ -51,7 +52,7 @@ final readonly class StackController
         }
         $tried = $this->tried->written($assessment, $request->query->getString('change'));
 
-        return new JsonResponse((new StackPresenter($assessment->bench, $tried))->stack($place, $this->springs->choices()));
+        return new JsonResponse((new StackPresenter($assessment->bench, $tried))->stack($place, $this->shelved->choices(Shelf::Springs)));
     }
 
     #[Route('/fit', methods: ['GET'])]
@@ -71,7 +72,7 @@ final readonly class StackController
         $bench = $spring === '' ? $assessment->bench
             : $this->tried->of($assessment, Node::root([['places' => $places, 'part' => Part::Spring->value, 'from' => $spring]]));
         $margins = (new SheetPresenter($bench, $assessment->knowledge->limits))->margins(null, Fit::QUANTITIES);
-        $springs = (new Sliders($assessment->bench))->springs($this->springs->choices());
+        $springs = (new Sliders($assessment->bench))->parts($this->shelved->choices(Shelf::Springs));
 
         return new JsonResponse(new FitView($margins->columns, $margins->margins, $springs));
     }

@@ -6,9 +6,9 @@ namespace MuteTapper\App\Clearance;
 
 use MuteTapper\App\Shared\QuantityView;
 use MuteTapper\App\Sheet\MarginView;
+use MuteTapper\App\Tried\PartChoiceView;
 use MuteTapper\App\Tried\Sliders;
 use MuteTapper\App\Tried\SliderView;
-use MuteTapper\App\Tried\SpringChoiceView;
 use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Engine\Coil;
 use MuteTapper\Core\Guide\CutTarget;
@@ -34,7 +34,7 @@ final readonly class StackPresenter
         $this->units = $bench->case->settings->units;
     }
 
-    /** @param list<SpringChoiceView> $shelved */
+    /** @param list<PartChoiceView> $shelved */
     public function stack(string $place, array $shelved): StackView
     {
         $found = new Stack($place, $this->bench);
@@ -45,7 +45,7 @@ final readonly class StackPresenter
             $place, $this->label($place), $this->sizes($found, $this->bench),
             $tried === null || $this->tried === null ? null : $this->sizes($tried, $this->tried),
             $this->gaps($found, $tried), $this->loads($found, $tried), $this->ladder($place, $found),
-            array_map(static fn (array $one): SliderView => $sliders->of(...$one), $found->tried()), $sliders->springs($shelved),
+            array_map(static fn (array $one): SliderView => $sliders->of(...$one), $found->tried()), $sliders->parts($shelved),
         );
     }
 

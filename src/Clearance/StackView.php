@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Clearance;
 
+use MuteTapper\App\Tried\PartChoiceView;
 use MuteTapper\App\Tried\SliderView;
-use MuteTapper\App\Tried\SpringChoiceView;
 use OpenApi\Attributes as OA;
 
 /** The stack of one valve: drawn by its sizes, with what remains at full lift, the lift it takes, and what may be tried. */
@@ -18,7 +18,7 @@ final readonly class StackView
      * @param list<StackGapView> $gaps
      * @param list<StackLoadView> $loads
      * @param list<SliderView> $sliders
-     * @param list<SpringChoiceView> $springs
+     * @param list<PartChoiceView> $parts that can be tried
      */
     public function __construct(
         public string $place,
@@ -31,7 +31,7 @@ final readonly class StackView
         public array $loads,
         public LiftLadderView $ladder,
         public array $sliders,
-        public array $springs,
+        public array $parts,
     ) {
     }
 }

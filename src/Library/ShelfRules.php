@@ -45,7 +45,7 @@ final readonly class ShelfRules
         }
         match ($shelf) {
             Shelf::Gauges => $this->gauge($code, $name, $content),
-            Shelf::Springs => $this->spring($content),
+            Shelf::Springs, Shelf::Lobes => $this->figures($content, $shelf->part()),
             Shelf::Limits => $this->limit($code, $content),
             Shelf::Studies => GaugeStudy::fromNode($content),
             Shelf::Stock => $this->stock($code, $content),
@@ -84,7 +84,7 @@ final readonly class ShelfRules
         }
 
         return [match ($one->shelf) {
-            Shelf::Springs => implode(', ', array_map(
+            Shelf::Springs, Shelf::Lobes => implode(', ', array_map(
                 static fn (Node $figure): string => trim(implode(' ', [
                     str_replace('_', ' ', $figure->get('item')->word()), $figure->maybe('index')?->word() ?? '',
                     $figure->get('text')->word(),
@@ -99,15 +99,16 @@ final readonly class ShelfRules
         }, false];
     }
 
-    private function spring(Node $content): void
+    /** A part by the figures that its maker states. */
+    private function figures(Node $content, ?Part $part): void
     {
         $parser = new EntryParser($content->maybe('units')?->choice(UnitSystem::class) ?? UnitSystem::Inch);
         $content->maybe('note')?->text(2000);
         foreach ($content->get('figures')->items(60) as $figure) {
             $item = $figure->get('item')->word();
             $column = AllSheets::get()->columns[$item] ?? null;
-            if ($column === null || $column->part !== Part::Spring || !$column->isClaimable) {
-                throw BadDocument::at($figure->pointer.'/item', sprintf('“%s” is no figure of a spring.', $item));
+            if ($column === null || $column->part !== $part || !$column->isClaimable) {
+                throw BadDocument::at($figure->pointer.'/item', sprintf('“%s” is no figure of a %s.', $item, $part->value ?? ''));
             }
             if ($column->isAtHeight && !$figure->has('at')) {
                 throw BadDocument::at($figure->pointer.'/at', 'a load needs the height at which it is stated.');

@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace MuteTapper\App\Motion;
 
 use MuteTapper\App\Assessment\Assessments;
+use MuteTapper\App\Library\Shelf;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Shared\Csv;
 use MuteTapper\App\Shared\Problem;
-use MuteTapper\App\Tried\ShelvedSprings;
+use MuteTapper\App\Tried\ShelvedParts;
 use MuteTapper\App\Tried\TriedBench;
 use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Engine\Station;
@@ -30,7 +31,7 @@ final readonly class MotionController
     /** Metres. */
     private const DEEPEST = 0.00635;
 
-    public function __construct(private Assessments $assessments, private ShelvedSprings $springs, private TriedBench $tried)
+    public function __construct(private Assessments $assessments, private ShelvedParts $shelved, private TriedBench $tried)
     {
     }
 
@@ -48,7 +49,9 @@ final readonly class MotionController
         $assessment = $this->assessment($case, $place);
         $tried = $this->tried->written($assessment, $request->query->getString('change'));
 
-        return new JsonResponse((new MotionPresenter($assessment->bench, $tried))->motion($place, $this->springs->choices()));
+        $shelved = $this->shelved->choices(Shelf::Springs, Shelf::Lobes);
+
+        return new JsonResponse((new MotionPresenter($assessment->bench, $tried))->motion($place, $shelved));
     }
 
     #[Route('/turn', methods: ['GET'])]

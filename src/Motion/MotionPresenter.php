@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace MuteTapper\App\Motion;
 
 use MuteTapper\App\Sheet\MarginView;
+use MuteTapper\App\Tried\PartChoiceView;
 use MuteTapper\App\Tried\Sliders;
 use MuteTapper\App\Tried\SliderView;
-use MuteTapper\App\Tried\SpringChoiceView;
 use MuteTapper\Core\Calculation\Contradiction;
 use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Motion\LiftTable;
@@ -41,7 +41,7 @@ final readonly class MotionPresenter
         $this->units = $bench->case->settings->units;
     }
 
-    /** @param list<SpringChoiceView> $shelved */
+    /** @param list<PartChoiceView> $shelved */
     public function motion(string $place, array $shelved): MotionView
     {
         $found = new Movement($place, $this->bench);
@@ -71,7 +71,7 @@ final readonly class MotionPresenter
             $this->length(Threshold::FLOAT_LOFT), $highest,
             $train instanceof ValveTrain && $speeds !== [] ? $this->harmonics($found, $train->lobe, min($speeds), max($speeds)) : [],
             array_map(static fn (array $one): SliderView => $sliders->of($one[0], $one[1], $one[0]->title), $found->tried()),
-            $sliders->springs($shelved), $this->weighed($place), $this->bench->value($place, 'float_speed') instanceof Given,
+            $sliders->parts($shelved), $this->weighed($place), $this->bench->value($place, 'float_speed') instanceof Given,
             $this->units->unitOf(Dimension::Length)->symbol(), $this->units->unitOf(Dimension::Force)->symbol(),
         );
     }

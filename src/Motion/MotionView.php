@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace MuteTapper\App\Motion;
 
 use MuteTapper\App\Sheet\MarginView;
+use MuteTapper\App\Tried\PartChoiceView;
 use MuteTapper\App\Tried\SliderView;
-use MuteTapper\App\Tried\SpringChoiceView;
 use OpenApi\Attributes as OA;
 
 /** How the valve of a station moves: its lobe, what moves, when it lets go, and the same as tried. */
@@ -23,7 +23,7 @@ final readonly class MotionView
      * @param list<float> $speeds of the sweeps, turns of the crank a minute
      * @param list<HarmonicView> $harmonics
      * @param list<SliderView> $sliders
-     * @param list<SpringChoiceView> $springs
+     * @param list<PartChoiceView> $parts that can be tried
      * @param list<WeighedView> $weighed what more spring, or less, is paid with
      */
     public function __construct(
@@ -56,7 +56,7 @@ final readonly class MotionView
         public ?float $highest,
         public array $harmonics,
         public array $sliders,
-        public array $springs,
+        public array $parts,
         public array $weighed,
         #[OA\Property(description: 'what takes long is solved for these figures')]
         public bool $isSolved,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\App\Tried;
 
 use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Sheet\Bench;
@@ -33,14 +34,16 @@ final readonly class Sliders
     }
 
     /**
-     * @param list<SpringChoiceView> $shelved
+     * @param list<PartChoiceView> $shelved
      *
-     * @return list<SpringChoiceView> springs that can be tried: those off the engine, then those of the library
+     * @return list<PartChoiceView> what can be tried: springs off the engine, then parts of the library
      */
-    public function springs(array $shelved): array
+    public function parts(array $shelved): array
     {
         return [...array_map(
-            static fn (string $place): SpringChoiceView => new SpringChoiceView($place, (string) Place::asLoose($place), false),
+            static fn (string $place): PartChoiceView => new PartChoiceView(
+                Part::Spring->value, $place, (string) Place::asLoose($place), false,
+            ),
             $this->bench->loosePlaces(),
         ), ...$shelved];
     }

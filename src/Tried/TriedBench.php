@@ -13,7 +13,7 @@ use MuteTapper\Core\Sheet\Change;
 /** The bench of a case with what is tried in it; the springs of the library lie beside it. Nothing of it is recorded. */
 final readonly class TriedBench
 {
-    public function __construct(private ShelvedSprings $springs)
+    public function __construct(private ShelvedParts $springs)
     {
     }
 

@@ -55,14 +55,14 @@ final class ClearanceTest extends AppTestCase
                 ['item' => 'load_seat', 'index' => 'outer', 'text' => '140', 'at' => '1.842'],
             ],
         ]]);
-        $spring = ['places' => ['A1-E1'], 'part' => 'spring', 'from' => 'shelf-soft'];
+        $spring = ['places' => ['A1-E1'], 'part' => 'spring', 'from' => 'shelf-springs-soft'];
         $tried = $this->stack([$spring]);
         self::assertSame(['0.132', '0.202'], self::gap($tried, 'travel_to_bind'));
         self::assertSame('1.050 ± 0.001 in', $tried->get('tried')->get('bind_height.outer')->get('value')->get('shown')->text());
-        self::assertSame(['shelf-soft'], array_map(
-            static fn (Node $one): string => $one->get('from')->text(), $tried->get('springs')->items(),
+        self::assertSame(['shelf-springs-soft'], array_map(
+            static fn (Node $one): string => $one->get('from')->text(), $tried->get('parts')->items(),
         ));
-        $fit = Node::root($this->send('GET', $this->case.'/fit?spring=shelf-soft'));
+        $fit = Node::root($this->send('GET', $this->case.'/fit?spring=shelf-springs-soft'));
         $margins = array_values(array_filter(
             $fit->get('margins')->items(),
             static fn (Node $one): bool => $one->get('quantity')->text() === 'spring_in_pocket' && $one->get('place')->text() === 'A1-E1',

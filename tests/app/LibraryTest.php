@@ -43,6 +43,8 @@ final class LibraryTest extends AppTestCase
             ['springs', 'soft', ['figures' => [['item' => 'lash', 'text' => '0.016']]], '/content/figures/0/item'],
             ['springs', 'soft', ['figures' => [['item' => 'free_height', 'index' => 'outer', 'text' => '45']]], '/content/figures/0/text'],
             ['springs', 'soft', ['figures' => [['item' => 'load_seat', 'index' => 'outer', 'text' => '100 lb']]], '/content/figures/0/at'],
+            ['lobes', 'late', ['figures' => [['item' => 'free_height', 'text' => '2.25']]], '/content/figures/0/item'],
+            ['lobes', 'late', ['figures' => [['item' => 'card_high_duration', 'text' => '900']]], '/content/figures/0/text'],
             ['limits', 'no_such', self::LIMIT, '/code'],
             ['limits', 'retainer_to_seal', ['side' => 'at_most'] + self::LIMIT, '/content/side'],
             ['limits', 'retainer_to_seal', ['mark' => 'hearsay'] + self::LIMIT, '/content/mark'],

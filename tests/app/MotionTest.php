@@ -190,6 +190,24 @@ final class MotionTest extends AppTestCase
         self::assertNull($this->motion()->get('measured')->raw());
     }
 
+    public function testALobeOfTheLibraryIsTriedWholeAndLeavesNothingOfTheOther(): void
+    {
+        $this->fill();
+        $figures = [['item' => 'lobe_lift', 'text' => '0.4202'], ['item' => 'card_high_duration', 'text' => '275']];
+        $figures[] = ['item' => 'card_low_duration', 'text' => '312'];
+        $lobe = ['name' => 'Late', 'content' => ['figures' => $figures], 'version' => 0, 'by' => 'tests'];
+        $this->send('PUT', '/api/library/lobes/late', $lobe);
+        $tried = $this->motion([['places' => [self::AT], 'part' => 'lobe', 'from' => 'shelf-lobes-late']]);
+        self::assertSame(
+            [['part' => 'lobe', 'from' => 'shelf-lobes-late', 'name' => 'Late', 'isShelved' => true]], self::rows($tried->get('parts')),
+        );
+        // A longer lobe of the same lift bends less over its nose: it floats later.
+        self::assertGreaterThan(
+            (self::threshold($tried, 'float', 'found') ?? INF) + 150, self::threshold($tried, 'float', 'tried') ?? 0.0,
+        );
+        self::assertGreaterThan(count($tried->get('lobe')->get('lift')->items()), count($tried->get('triedLobe')->get('lift')->items()));
+    }
+
     public function testALogIsLaidOverWhatTheTrainCanDo(): void
     {
         $this->fill();

@@ -89,7 +89,7 @@ export function Station() {
           </p>
         )}
       </aside>
-      <Sliders place={stack.place} sliders={stack.sliders} springs={stack.springs} tried={tried} onTry={onTry} onRest={onRest} />
+      <Sliders place={stack.place} sliders={stack.sliders} parts={stack.parts} tried={tried} onTry={onTry} onRest={onRest} />
     </div>
   );
 }

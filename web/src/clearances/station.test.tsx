@@ -3,7 +3,7 @@ import { afterEach, expect, test, vi } from 'vitest';
 import { words } from '../shared/messages';
 import { openCase } from '../testing/case';
 import { margin } from '../testing/sheets';
-import { onStep, readTried, withSlider, withSpring } from '../tried/change';
+import { onStep, readTried, withPart, withSlider } from '../tried/change';
 import Clearances from './Clearances';
 
 afterEach(() => {
@@ -43,7 +43,7 @@ const stack = (more: object = {}) => ({
     sentence: 'It lifts more than it may.',
   },
   sliders: [slider('guide_cut', 0), slider('locator_thickness', 0.06, { to: 0.12 })],
-  springs: [{ from: 'shelf-soft', name: 'Soft', isShelved: true }],
+  parts: [{ part: 'spring', from: 'shelf-soft', name: 'Soft', isShelved: true }],
   ...more,
 });
 interface Asked {
@@ -119,7 +119,7 @@ test('a change at its own value is no change, and an address that says something
   expect(tried).toHaveLength(1);
   expect(withSlider(tried, 'A1-E1', cut, 0.02)).toEqual([]);
   expect(withSlider(tried, 'A1-E1', cut, null)).toEqual([]);
-  expect(withSpring(withSpring(tried, 'A1-E1', 'x'), 'A1-E1', null)).toEqual(tried);
+  expect(withPart(withPart(tried, 'A1-E1', 'spring', 'x'), 'A1-E1', 'spring', null)).toEqual(tried);
   expect(readTried(JSON.stringify(tried), 'A2-E1')).toEqual([]);
   expect(readTried('nonsense', 'A1-E1')).toEqual([]);
   expect(onStep(cut, 0.05049)).toBe(0.05);
@@ -183,7 +183,7 @@ test('a spring that is tried in the fit is asked for at every valve', async () =
       ...get(),
       '/api/cases/{id}/fit': ({ params }: Asked) => {
         springs.push(params.query.spring);
-        return { columns, margins: [], springs: stack().springs };
+        return { columns, margins: [], springs: stack().parts };
       },
     },
   });

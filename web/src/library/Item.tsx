@@ -7,6 +7,7 @@ import { say } from '../shared/saying';
 import { EngineForm, FRESH } from './EngineForm';
 import { GaugeForm } from './GaugeForm';
 import { LimitForm } from './LimitForm';
+import { LobeForm } from './LobeForm';
 import { SpringForm } from './SpringForm';
 import { StockForm } from './StockForm';
 import { StudyForm } from './StudyForm';
@@ -21,6 +22,7 @@ export interface FormProps {
 const FORMS: Record<Shelf, ComponentType<FormProps>> = {
   gauges: GaugeForm,
   springs: SpringForm,
+  lobes: LobeForm,
   limits: LimitForm,
   engines: EngineForm,
   studies: StudyForm,
@@ -29,6 +31,7 @@ const FORMS: Record<Shelf, ComponentType<FormProps>> = {
 const EMPTY: Record<Shelf, Content> = {
   gauges: { kind: 'caliper' },
   springs: { figures: [] },
+  lobes: { figures: [] },
   limits: {},
   engines: FRESH,
   studies: { unit: 'in', people: ['', '', ''], readings: [] },

@@ -1,6 +1,7 @@
 import { Input } from 'antd';
 import { words } from '../shared/messages';
 import { useCatalogue } from '../shared/queries';
+import { NoteField } from './fields';
 import type { FormProps } from './Item';
 
 interface Figure {
@@ -61,13 +62,7 @@ export function SpringForm({ content, onChange }: FormProps) {
           ))}
         </tbody>
       </table>
-      <Input.TextArea
-        value={typeof content['note'] === 'string' ? content['note'] : ''}
-        placeholder={words.library.note}
-        aria-label={words.library.note}
-        autoSize={{ minRows: 2 }}
-        onChange={(event) => onChange({ ...content, note: event.target.value })}
-      />
+      <NoteField content={content} onChange={onChange} />
     </>
   );
 }

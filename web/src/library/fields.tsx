@@ -27,6 +27,17 @@ export function Field({ label, value, hint = '', unit = '', onChange }: FieldPro
   );
 }
 
+/** What else is to be said of it. */
+export const NoteField = ({ content, onChange }: { content: Content; onChange: (content: Content) => void }) => (
+  <Input.TextArea
+    value={typeof content['note'] === 'string' ? content['note'] : ''}
+    placeholder={words.library.note}
+    aria-label={words.library.note}
+    autoSize={{ minRows: 2 }}
+    onChange={(event) => onChange({ ...content, note: event.target.value })}
+  />
+);
+
 export function Labelled({ label, hint = '', children }: { label: string; hint?: string; children: ReactNode }) {
   return (
     <div className="field">

@@ -6,7 +6,7 @@ export type Item = Schemas['ShelvedItemView'];
 export type Shelf = Item['shelf'];
 export type Content = Record<string, unknown>;
 
-export const SHELVES = ['gauges', 'springs', 'limits', 'engines', 'studies', 'stock'] as const satisfies readonly Shelf[];
+export const SHELVES = ['gauges', 'springs', 'lobes', 'limits', 'engines', 'studies', 'stock'] as const satisfies readonly Shelf[];
 
 export const useVersions = (item: Item | undefined) =>
   useQuery({

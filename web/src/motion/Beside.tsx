@@ -21,7 +21,7 @@ export function Beside({ motion, alternatives, onDrop }: Props) {
     <>
       <th className="num">{words.motion.found}</th>
       {alternatives.map((one) => (
-        <th key={one.name} className="num tried" title={triedWords(one.tried, motion.sliders, motion.springs)}>
+        <th key={one.name} className="num tried" title={triedWords(one.tried, motion.sliders, motion.parts)}>
           {one.name}
         </th>
       ))}
@@ -55,7 +55,7 @@ export function Beside({ motion, alternatives, onDrop }: Props) {
       </table>
       {kept.map((one, i) => (
         <p key={one.name} className="beside">
-          <b className="enamel">{one.name}</b> {triedWords(one.tried, motion.sliders, motion.springs)}
+          <b className="enamel">{one.name}</b> {triedWords(one.tried, motion.sliders, motion.parts)}
           <Button size="small" type="link" onClick={() => onDrop(i)} aria-label={words.motion.dropNamed(one.name)}>
             {words.motion.drop}
           </Button>

@@ -7,6 +7,7 @@ import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
 import { useCatalogue } from '../shared/queries';
 import { ClaimCell } from '../sheet/ClaimCell';
+import { LobeFromLibrary } from './LobeFromLibrary';
 import { MeasuredLift } from './MeasuredLift';
 import { NoTrain } from './NoTrain';
 import type { Alternative } from './tried';
@@ -78,6 +79,7 @@ export function Lift({ motion, alternatives, change }: Props) {
         </h3>
         {motion.measured !== null && <p className="note">{words.motion.cardAside}</p>}
         <p className="note">{words.motion.cardHint}</p>
+        <LobeFromLibrary kind={kind} />
         <table className="card-table">
           <tbody>
             {columns.map((column) => {

@@ -61,7 +61,7 @@ export function SpeedSweep({ motion, change, alternatives, tried, onKeep, onDrop
     onTry([]);
   };
   const sliders = (
-    <Sliders place={motion.place} sliders={motion.sliders} springs={motion.springs} tried={tried} onTry={onTry} onRest={onRest} />
+    <Sliders place={motion.place} sliders={motion.sliders} parts={motion.parts} tried={tried} onTry={onTry} onRest={onRest} />
   );
   if (motion.sweep === null || at === null)
     return (

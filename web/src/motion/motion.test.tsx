@@ -99,7 +99,7 @@ const motion = (more: object = {}) => ({
       origin: 'scale',
     },
   ],
-  springs: [],
+  parts: [{ part: 'lobe', from: 'shelf-lobes-late', name: 'Late', isShelved: true }],
   weighed: [weighed('seat_load_left', '41', null)],
   isSolved: true,
   unitLength: 'in',
@@ -467,6 +467,30 @@ test('a measured lobe is drawn with its points, and its table can be taken back'
   expect(screen.getByRole('img', { name: words.motion.lobe('1E') }).querySelectorAll('circle')).toHaveLength(3);
   await user.click(screen.getByRole('button', { name: words.motion.table.takeBack }));
   expect(sent.at(-1)).toMatchObject({ kind: 'withdrawal', slot: { place: 'kind-E', item: 'lift' } });
+});
+
+test('a lobe of the library is tried whole, or taken over as the card of its kind', async () => {
+  tried = [];
+  const shelf = [{ code: 'late', name: 'Late', sums: '', content: { figures: [{ item: 'card_high_duration', text: '261' }] } }];
+  const { user, sent, go } = openCase(<Motion />, {
+    at: 'motion/sweep?at=A1-E1',
+    get: { ...get(), '/api/library/{shelf}': shelf },
+  });
+  const choose = async (name: string, option: RegExp | string): Promise<void> => {
+    await user.click(await screen.findByRole('combobox', { name }));
+    await user.click(await screen.findByRole('option', { name: option }));
+  };
+  await choose('lobe', words.stack.onShelf('Late'));
+  await waitFor(() => expect(tried.at(-1)).toContain('"part":"lobe","from":"shelf-lobes-late"'));
+  go('motion/lift?at=A1-E1');
+  await choose(words.motion.fromLibrary, 'Late');
+  await waitFor(() =>
+    expect(sent.at(-1)).toMatchObject({
+      kind: 'claim',
+      slot: { place: 'kind-E', part: 'lobe', item: 'claimed.card_high_duration' },
+      data: { text: '261' },
+    }),
+  );
 });
 
 test('a drawing is taken away as lines, its colours written into it', async () => {

@@ -4,18 +4,20 @@ import type { Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
-import { onStep, springOf, triedOf, withSlider, withSpring, type Tried } from './change';
+import { onStep, partOf, triedOf, withPart, withSlider, type PartTried, type Tried } from './change';
 import './tried.css';
 
 type Slider = Schemas['SliderView'];
 
 /** Steps that an arrow goes with Shift held down. */
 const LONG = 10;
+/** What is taken whole from elsewhere, in the order in which it is offered. */
+const TAKEN: readonly PartTried[] = ['spring', 'lobe'];
 
 interface Props {
   place: string;
   sliders: readonly Slider[];
-  springs: readonly Schemas['SpringChoiceView'][];
+  parts: readonly Schemas['PartChoiceView'][];
   tried: readonly Tried[];
   onTry: (tried: Tried[]) => void;
   /** The hand rests: what is tried is worth keeping in the address. */
@@ -23,7 +25,7 @@ interface Props {
 }
 
 /** What may be tried at a valve, each on a slider of its own; nothing of it is recorded. */
-export function Sliders({ place, sliders, springs, tried, onTry, onRest }: Props) {
+export function Sliders({ place, sliders, parts, tried, onTry, onRest }: Props) {
   return (
     <section className="what-if in-tried" aria-label={words.stack.whatIf} onPointerUp={onRest} onKeyUp={onRest} onBlur={onRest}>
       <header>
@@ -46,24 +48,26 @@ export function Sliders({ place, sliders, springs, tried, onTry, onRest }: Props
             onTry={(to) => onTry(withSlider(tried, place, slider, to))}
           />
         ))}
-        {springs.length > 0 && (
-          <div className="slider">
-            <span>{words.stack.spring}</span>
+        {TAKEN.filter((part) => parts.some((one) => one.part === part)).map((part) => (
+          <div key={part} className="slider">
+            <span>{words.stack.part[part]}</span>
             <Choice
-              value={springOf(tried) ?? ''}
-              label={words.stack.spring}
+              value={partOf(tried, part) ?? ''}
+              label={words.stack.part[part]}
               width="100%"
-              onChange={(from) => onTry(withSpring(tried, place, from === '' ? null : from))}
+              onChange={(from) => onTry(withPart(tried, place, part, from === '' ? null : from))}
               options={[
-                { value: '', label: words.stack.springAsFound },
-                ...springs.map((one) => ({
-                  value: one.from,
-                  label: one.isShelved ? words.stack.onShelf(one.name) : words.stack.offEngine(one.name),
-                })),
+                { value: '', label: words.stack.partAsFound[part] },
+                ...parts
+                  .filter((one) => one.part === part)
+                  .map((one) => ({
+                    value: one.from,
+                    label: one.isShelved ? words.stack.onShelf(one.name) : words.stack.offEngine(one.name),
+                  })),
               ]}
             />
           </div>
-        )}
+        ))}
       </div>
     </section>
   );

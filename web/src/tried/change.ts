@@ -2,9 +2,12 @@ import type { Schemas } from '../shared/api';
 
 type Slider = Schemas['SliderView'];
 
+/** What can be taken whole from elsewhere. */
+export type PartTried = Schemas['PartChoiceView']['part'];
+
 /** A value tried in place of what was found, or the part of another place, in the one shape in which a change is written. */
 export type Tried =
-  { places: [string]; name: string; to: { number: number; unit: string } } | { places: [string]; part: 'spring'; from: string };
+  { places: [string]; name: string; to: { number: number; unit: string } } | { places: [string]; part: PartTried; from: string };
 
 /** What is tried at a place; of an address that says something else, nothing. */
 export const readTried = (text: string | null, place: string): Tried[] => at(told(text), place);
@@ -27,10 +30,10 @@ const at = (all: unknown, place: string): Tried[] =>
   Array.isArray(all) ? (all as Tried[]).filter((one) => Array.isArray(one.places) && one.places[0] === place) : [];
 
 /** What is tried, in words. */
-export function triedWords(all: readonly Tried[], sliders: readonly Slider[], springs: readonly Schemas['SpringChoiceView'][]): string {
+export function triedWords(all: readonly Tried[], sliders: readonly Slider[], parts: readonly Schemas['PartChoiceView'][]): string {
   return all
     .map((one) => {
-      if ('part' in one) return springs.find((spring) => spring.from === one.from)?.name ?? one.from;
+      if ('part' in one) return parts.find((part) => part.from === one.from)?.name ?? one.from;
       const slider = sliders.find((other) => other.name === one.name);
       const unit = one.to.unit === '1' ? '' : ` ${one.to.unit}`;
       return `${slider?.label ?? one.name} ${one.to.number.toFixed(slider?.decimals ?? 3)}${unit}`;
@@ -43,8 +46,8 @@ export const triedOf = (all: readonly Tried[], name: string): number | null => {
   return one !== undefined && 'to' in one ? one.to.number : null;
 };
 
-export const springOf = (all: readonly Tried[]): string | null => {
-  const one = all.find((tried) => 'part' in tried);
+export const partOf = (all: readonly Tried[], part: PartTried): string | null => {
+  const one = all.find((tried) => 'part' in tried && tried.part === part);
   return one !== undefined && 'from' in one ? one.from : null;
 };
 
@@ -56,9 +59,9 @@ export function withSlider(all: readonly Tried[], place: string, slider: Slider,
     : [...others, { places: [place], name: slider.name, to: { number: to, unit: slider.unit } }];
 }
 
-export function withSpring(all: readonly Tried[], place: string, from: string | null): Tried[] {
-  const others = all.filter((one) => !('part' in one));
-  return from === null ? others : [...others, { places: [place], part: 'spring', from }];
+export function withPart(all: readonly Tried[], place: string, part: PartTried, from: string | null): Tried[] {
+  const others = all.filter((one) => !('part' in one) || one.part !== part);
+  return from === null ? others : [...others, { places: [place], part, from }];
 }
 
 /** On the nearest step of a slider, within its ends. */

@@ -19,7 +19,7 @@ use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\Sheets;
 
 /** The springs of the library, laid beside an engine by their makers' figures, so that they can be tried in it. */
-final readonly class ShelvedSprings
+final readonly class ShelvedParts
 {
     private const PLACE = 'shelf-';
 
@@ -27,31 +27,42 @@ final readonly class ShelvedSprings
     {
     }
 
-    /** @return list<SpringChoiceView> */
-    public function choices(): array
+    /** @return list<PartChoiceView> what stands on these shelves */
+    public function choices(Shelf ...$shelves): array
     {
-        return array_map(
-            static fn (ShelvedVersion $one): SpringChoiceView => new SpringChoiceView(self::PLACE.$one->code, $one->name, true),
-            $this->library->on(Shelf::Springs),
-        );
+        $choices = [];
+        foreach ($shelves as $shelf) {
+            foreach ($this->library->on($shelf) as $one) {
+                $choices[] = new PartChoiceView($shelf->part()->value ?? '', self::place($one), $one->name, true);
+            }
+        }
+
+        return $choices;
     }
 
-    /** The case with every spring of the library beside its engine; nothing of it is recorded. */
+    /** The case with every such part of the library beside its engine; nothing of it is recorded. */
     public function beside(CaseFile $case, Sheets $sheets): CaseFile
     {
         $entries = [];
-        foreach ($this->library->on(Shelf::Springs) as $one) {
-            $content = Node::root($one->content);
-            $parser = new EntryParser($content->maybe('units')?->choice(UnitSystem::class) ?? UnitSystem::Inch);
-            foreach ($content->get('figures')->items() as $figure) {
-                $column = $sheets->columns[$figure->get('item')->word()] ?? null;
-                if ($column !== null) {
-                    $entries[] = self::entry($one, $figure, $column, $parser);
+        foreach (Shelf::cases() as $shelf) {
+            foreach ($shelf->part() === null ? [] : $this->library->on($shelf) as $one) {
+                $content = Node::root($one->content);
+                $parser = new EntryParser($content->maybe('units')?->choice(UnitSystem::class) ?? UnitSystem::Inch);
+                foreach ($content->get('figures')->items() as $figure) {
+                    $column = $sheets->columns[$figure->get('item')->word()] ?? null;
+                    if ($column !== null) {
+                        $entries[] = self::entry($one, $figure, $column, $parser);
+                    }
                 }
             }
         }
 
         return new CaseFile($case->engine, $case->settings, $case->log->beside($entries));
+    }
+
+    private static function place(ShelvedVersion $one): string
+    {
+        return self::PLACE.$one->shelf->value.'-'.$one->code;
     }
 
     private static function entry(ShelvedVersion $one, Node $figure, Column $column, EntryParser $parser): Entry
@@ -65,12 +76,12 @@ final readonly class ShelvedSprings
         $value = $typed('text', $column->range);
 
         return new Entry(
-            implode(' ', [self::PLACE.$one->code, $column->code, $index ?? '']), EntryKind::Reading,
-            new Slot(self::PLACE.$one->code, $column->part->value, $column->code, $index), null, null, $one->by, $one->at, null,
+            implode(' ', [self::place($one), $column->code, $index ?? '']), EntryKind::Reading,
+            new Slot(self::place($one), $column->part->value, $column->code, $index), null, null, $one->by, $one->at, null,
             [
                 'value' => $value,
                 'gauge' => [
-                    'code' => self::PLACE.$one->code, 'label' => $one->name, 'unit' => $value['unit'], 'stated' => 'as its maker states it',
+                    'code' => self::place($one), 'label' => $one->name, 'unit' => $value['unit'], 'stated' => 'as its maker states it',
                     'repeat' => 0.5 * 10 ** -$value['decimals'],
                 ],
             ] + ($column->isAtHeight ? ['at' => $typed('at', Column::testHeightRange())] : []),
