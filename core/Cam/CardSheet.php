@@ -42,6 +42,9 @@ final class CardSheet
                 Column::of(
                     'card_centre', Part::Lobe, 60, 150, Unit::Degree, 'card: lobe centre, after TDC of an intake, before TDC of an exhaust',
                 )->usually(108, Unit::Degree),
+                Column::of(
+                    'card_skew', Part::Lobe, -40, 40, Unit::Degree, 'card: crank degrees by which the closing flank is longer',
+                )->usually(0, Unit::Degree)->orElse(Way::usual(0, Unit::Degree, 'both flanks alike')),
                 Column::length('ramp_height', Part::Lobe, 0.001, 0.05, 'card: height of the ramp, at the lobe')->usually(0.012)
                     ->orElse(...$inch(0.012, 0.002, 0.0035, 0.0005)),
                 Column::length('ramp_rate', Part::Lobe, 0.00005, 0.003, 'card: lift of the ramp for each cam degree')->usually(0.00045)

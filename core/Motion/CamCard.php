@@ -91,17 +91,24 @@ final readonly class CamCard
         return $this->at($angle)[0];
     }
 
-    /** Both flanks alike. */
-    public function curve(): LobeCurve
+    /** How sharply the lift bends down at the nose, in metres a cam degree squared. */
+    public function noseBend(): float
     {
-        $reach = (int) ceil($this->end);
+        return -$this->at(0.0)[2];
+    }
+
+    /** The whole lobe; both flanks alike where none is given for the closing side. */
+    public function curve(?self $closing = null): LobeCurve
+    {
+        $closing ??= $this;
+        $first = -(int) ceil($this->end);
         $nodes = [];
-        for ($degree = -$reach; $degree <= $reach; ++$degree) {
-            [$lift, $away, $bend] = $this->at((float) $degree);
+        for ($degree = $first, $last = (int) ceil($closing->end); $degree <= $last; ++$degree) {
+            [$lift, $away, $bend] = ($degree < 0 ? $this : $closing)->at((float) $degree);
             $nodes[] = [$lift, $degree < 0 ? -$away : $away, $bend];
         }
 
-        return LobeCurve::at(-$reach, $nodes);
+        return LobeCurve::at($first, $nodes);
     }
 
     /** @return array{float, float, float} lift, slope away from the nose and bend, in metres and cam degrees */

@@ -53,7 +53,7 @@ final readonly class ClearanceAtPhase implements LongCalculation
             sprintf('Piston to %s valve at the phase as found%s', $kind->word(), $isByTable ? ', by the measured lift' : ''),
             Dimension::Length, 'least of (piston below TDC + free drop) × cos(lean) − lift, over the crank angles about overlap',
             Source::own('slider and crank are any text’s; between card and lobe the flank is a guess'), $isByTable, $kind,
-            [...TrainInputs::lobe($isByTable), ...TrainInputs::scalars(self::INPUTS)],
+            [...TrainInputs::ofLobe($isByTable), ...TrainInputs::scalars(self::INPUTS)],
         );
     }
 
@@ -100,7 +100,7 @@ final readonly class ClearanceAtPhase implements LongCalculation
     private function least(?LobeCurve $measured, array $figures, ?FlankShape $shape = null): float
     {
         $centre = $this->kind === ValveKind::Intake ? $figures['centre'] : -$figures['centre'];
-        $lobe = $measured ?? TrainInputs::card($figures, $shape)->curve();
+        $lobe = $measured ?? TrainInputs::lobe($figures, $shape);
 
         return PistonRoom::of(
             ValveLift::of($lobe, $figures['ratio'], $figures['lash'], $centre),

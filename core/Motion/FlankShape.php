@@ -18,6 +18,12 @@ final readonly class FlankShape
     {
     }
 
+    /** The same flank with another fall of its acceleration over the nose. */
+    public function withNose(float $nose): self
+    {
+        return new self($nose, $this->shares);
+    }
+
     public static function usual(): self
     {
         return new self(0.75, [0.35, 0.30, 0.35]);

@@ -79,7 +79,7 @@ final readonly class Movement
             return match (true) {
                 $figures instanceof Missing => $figures,
                 $measured !== null => $this->asTried(LiftTable::of($measured[1])),
-                default => TrainInputs::card($figures, $shape)->curve(),
+                default => TrainInputs::lobe($figures, $shape),
             };
         } catch (Contradiction $contradiction) {
             return Missing::because($contradiction->getMessage());

@@ -94,7 +94,7 @@ final readonly class SpeedCalculation implements LongCalculation
     {
         $single = array_map(static fn (array $list): float => $list[0] ?? 0.0, $figures);
         $measured = $this->isByTable ? LiftTable::curve($figures['degrees'], $figures['lifts']) : null;
-        $train = TrainInputs::train($measured ?? TrainInputs::card($single)->curve(), $single);
+        $train = TrainInputs::train($measured ?? TrainInputs::lobe($single), $single);
         $value = ($this->ask)($train, null, false, $single) ?? throw Contradiction::because($this->never);
         $slopes = [];
         foreach (TrainInputs::steps($single) as $name => $step) {
@@ -117,7 +117,7 @@ final readonly class SpeedCalculation implements LongCalculation
         $at = function (float $by) use ($measured, $figures, $name, $near): ?float {
             $moved = array_replace($figures, [$name => $figures[$name] + $by]);
             try {
-                $lobe = $measured ?? TrainInputs::card($moved)->curve();
+                $lobe = $measured ?? TrainInputs::lobe($moved);
 
                 return ($this->ask)(TrainInputs::train($lobe, $moved), $near, false, $moved);
             } catch (Contradiction) {
@@ -147,7 +147,7 @@ final readonly class SpeedCalculation implements LongCalculation
         $open = $this->isByTable ? self::TABLE * abs($value) : 0.0;
         foreach ($this->isByTable ? [] : FlankShape::others() as $shape) {
             try {
-                $other = ($this->ask)($train->withLobe(TrainInputs::card($single, $shape)->curve()), $value, false, $single);
+                $other = ($this->ask)($train->withLobe(TrainInputs::lobe($single, $shape)), $value, false, $single);
                 $open = max($open, $other === null ? 0.0 : abs($other - $value));
             } catch (Contradiction) {
                 continue; // this shape has no lobe with such durations

@@ -32,7 +32,7 @@ final class SpeedValues
     /** What a lobe is known by from its card: by input of the calculations, the name of the value. */
     public const CARD = [
         'lobe_lift' => 'lobe_lift', 'high_lift' => 'card_high_lift', 'high_duration' => 'card_high_duration', 'low_lift' => 'card_low_lift',
-        'low_duration' => 'card_low_duration', 'ramp_height' => 'ramp_height', 'ramp_rate' => 'ramp_rate',
+        'low_duration' => 'card_low_duration', 'ramp_height' => 'ramp_height', 'ramp_rate' => 'ramp_rate', 'skew' => 'card_skew',
     ];
     /** What a train is made of beside its lobe, likewise. */
     public const TRAIN = [

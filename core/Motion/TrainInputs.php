@@ -18,6 +18,7 @@ final readonly class TrainInputs
         'low_duration' => ['crank degrees above the smaller lift', Dimension::CrankAngle],
         'ramp_height' => ['height of the ramp, at the lobe', Dimension::Length],
         'ramp_rate' => ['lift of the ramp for each cam degree', Dimension::Length],
+        'skew' => ['crank degrees by which the closing flank is longer than the opening one', Dimension::CrankAngle],
     ];
     private const TRAIN = [
         'mass' => ['effective mass at the valve', Dimension::Mass], 'spring_mass' => ['mass of all springs', Dimension::Mass],
@@ -27,22 +28,26 @@ final readonly class TrainInputs
         'open_load' => ['spring load at full lift', Dimension::Force], 'net_lift' => ['full lift at the valve', Dimension::Length],
         'gas_force' => ['gas force that opens the valve, 0 where none is known', Dimension::Force],
     ];
+    /** Shares of the acceleration between which one falls off over a nose. [own] */
+    private const NOSES = [0.1, 2.5];
     /** How far a figure is moved to see what hangs on it: a share of it, or an amount where it may be nothing. Base units. */
     private const SHARES = [
         'lobe_lift' => 0.01, 'high_lift' => 0.02, 'low_lift' => 0.02, 'ramp_height' => 0.03, 'ramp_rate' => 0.05, 'mass' => 0.03,
         'spring_mass' => 0.05, 'ratio' => 0.01, 'stiffness' => 0.15, 'seat_load' => 0.03, 'half_load' => 0.02, 'open_load' => 0.02,
         'net_lift' => 0.01,
     ];
-    private const AMOUNTS = ['high_duration' => 1.0, 'low_duration' => 1.0, 'lash' => 5e-5, 'gas_force' => 10.0, 'speed' => 40.0];
+    private const AMOUNTS = [
+        'high_duration' => 1.0, 'low_duration' => 1.0, 'skew' => 1.0, 'lash' => 5e-5, 'gas_force' => 10.0, 'speed' => 40.0,
+    ];
 
     /** @return list<Input> */
     public static function of(bool $isByTable): array
     {
-        return [...self::lobe($isByTable), ...self::scalars(self::TRAIN)];
+        return [...self::ofLobe($isByTable), ...self::scalars(self::TRAIN)];
     }
 
     /** @return list<Input> what a lobe is known by: its measured lift, or its card */
-    public static function lobe(bool $isByTable): array
+    public static function ofLobe(bool $isByTable): array
     {
         return $isByTable ? [
             Input::list('degrees', 'cam degrees of the measured lifts', Dimension::CrankAngle),
@@ -63,16 +68,57 @@ final readonly class TrainInputs
     }
 
     /**
+     * The lobe of a card.
+     *
      * @param array<string, float> $figures
      *
      * @throws Contradiction
      */
-    public static function card(array $figures, ?FlankShape $shape = null): CamCard
+    public static function lobe(array $figures, ?FlankShape $shape = null): LobeCurve
     {
-        return CamCard::of(
-            $figures['lobe_lift'], $figures['high_lift'], $figures['high_duration'] / 4, $figures['low_lift'],
-            $figures['low_duration'] / 4, $figures['ramp_height'], $figures['ramp_rate'], $shape,
+        $shape ??= FlankShape::usual();
+        $flank = static fn (float $longer, FlankShape $of): CamCard => CamCard::of(
+            $figures['lobe_lift'], $figures['high_lift'], ($figures['high_duration'] + $longer) / 4, $figures['low_lift'],
+            ($figures['low_duration'] + $longer) / 4, $figures['ramp_height'], $figures['ramp_rate'], $of,
         );
+        $skew = $figures['skew'];
+        if ($skew === 0.0) {
+            return $flank(0.0, $shape)->curve();
+        }
+        $opening = $flank(-$skew, $shape);
+
+        return $opening->curve(self::matched(
+            static fn (float $nose): CamCard => $flank($skew, $shape->withNose($nose)), $opening->noseBend(), $shape->nose,
+        ));
+    }
+
+    /**
+     * The closing flank whose acceleration is that of the opening one where they meet: by the share that falls off over its nose.
+     *
+     * @param \Closure(float): CamCard $flank by that share
+     *
+     * @throws Contradiction
+     */
+    private static function matched(\Closure $flank, float $bend, float $nose): CamCard
+    {
+        [$before, $now] = [$nose, $nose + 0.05];
+        $miss = $flank($before)->noseBend() / $bend - 1;
+        for ($turn = 0; $turn < 30; ++$turn) {
+            $card = $flank($now);
+            $next = $card->noseBend() / $bend - 1;
+            if (abs($next) < 1e-9) {
+                return $card;
+            }
+            if ($next === $miss) {
+                break;
+            }
+            [$before, $miss, $now] = [$now, $next, $now - $next * ($now - $before) / ($next - $miss)];
+            if ($now < self::NOSES[0] || $now > self::NOSES[1]) {
+                break;
+            }
+        }
+
+        throw Contradiction::because('The flanks of the card differ so much that no nose joins them.');
     }
 
     /**

@@ -147,7 +147,8 @@ final class MotionTest extends TestCase
         $lift = $train->fullLift();
         $figures = [
             'lobe_lift' => 0.4 * Lobes::INCH, 'high_lift' => 0.05 * Lobes::INCH, 'high_duration' => 255.0, 'low_lift' => 0.02 * Lobes::INCH,
-            'low_duration' => 290.0, 'ramp_height' => 0.012 * Lobes::INCH, 'ramp_rate' => 0.00045 * Lobes::INCH, 'mass' => $train->mass,
+            'low_duration' => 290.0, 'ramp_height' => 0.012 * Lobes::INCH, 'ramp_rate' => 0.00045 * Lobes::INCH, 'skew' => 0.0,
+            'mass' => $train->mass,
             'spring_mass' => 0.12, 'ratio' => $train->ratio, 'lash' => $train->lash, 'stiffness' => $train->stiffness,
             'seat_load' => $train->spring->at(0.0), 'half_load' => $train->spring->at($lift / 2), 'open_load' => $train->spring->at($lift),
             'net_lift' => $lift, 'gas_force' => 0.0, 'speed' => 6800.0,

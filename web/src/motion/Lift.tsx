@@ -21,6 +21,7 @@ const CARD = [
   'card_low_duration',
   'ramp_height',
   'ramp_rate',
+  'card_skew',
 ] as const;
 
 interface Props {
