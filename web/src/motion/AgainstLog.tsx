@@ -59,7 +59,7 @@ export function AgainstLog({ motion }: { motion: Motion }) {
           <thead>
             <tr>
               <th>{words.motion.thresholds}</th>
-              <th className="num" />
+              <th className="num">{words.motion.at}</th>
               <th className="num">{words.motion.logged}</th>
             </tr>
           </thead>
@@ -129,17 +129,17 @@ function Course({ trace, motion, unitForce }: { trace: Trace; motion: Motion; un
   return (
     <section aria-label={trace.file}>
       <h3>{trace.file}</h3>
-      <div
-        onKeyDown={onKeyDown}
-        tabIndex={0}
-        role="slider"
-        aria-label={words.motion.course(trace.file)}
-        aria-valuemin={trace.times[0] ?? 0}
-        aria-valuemax={trace.times.at(-1) ?? 0}
-        aria-valuenow={trace.times[i] ?? 0}
-        aria-valuetext={words.motion.moment(String(trace.times[i] ?? 0), String(trace.high[i] ?? 0))}
-      >
-        <Exports name={`log-${motion.place}`} csv={null} words={words.drawing}>
+      <Exports name={`log-${motion.place}`} csv={null} words={words.drawing}>
+        <div
+          onKeyDown={onKeyDown}
+          tabIndex={0}
+          role="slider"
+          aria-label={words.motion.course(trace.file)}
+          aria-valuemin={trace.times[0] ?? 0}
+          aria-valuemax={trace.times.at(-1) ?? 0}
+          aria-valuenow={trace.times[i] ?? 0}
+          aria-valuetext={words.motion.moment(String(trace.times[i] ?? 0), String(trace.high[i] ?? 0))}
+        >
           <LogTrace
             trace={trace}
             levels={levels}
@@ -149,8 +149,8 @@ function Course({ trace, motion, unitForce }: { trace: Trace; motion: Motion; un
             words={words.motion.trace}
             label={words.motion.course(trace.file)}
           />
-        </Exports>
-      </div>
+        </div>
+      </Exports>
       {trace.demands.length === 0 ? (
         <p className="note">{words.motion.noDemand}</p>
       ) : (
@@ -175,7 +175,7 @@ function Demands({ trace, motion, unitForce, onAt }: { trace: Trace; motion: Mot
           <th className="num">
             {words.motion.trace.left}, {unitForce}
           </th>
-          <th />
+          <th>{words.motion.evidence}</th>
         </tr>
       </thead>
       <tbody>

@@ -47,8 +47,8 @@ export function Lift({ motion, alternatives, change }: Props) {
     <div className="lift">
       <section className="sheet pad">
         {lobe !== null ? (
-          <div onKeyDown={onKeyDown} tabIndex={0} role="group" aria-label={words.motion.lobe(motion.label)}>
-            <Exports name={`lift-${motion.place}`} csv={csv} words={words.drawing}>
+          <Exports name={`lift-${motion.place}`} csv={csv} words={words.drawing}>
+            <div onKeyDown={onKeyDown} tabIndex={0} role="group" aria-label={words.motion.lobe(motion.label)}>
               <LiftChart
                 lobe={lobe}
                 measured={motion.measured}
@@ -62,8 +62,8 @@ export function Lift({ motion, alternatives, change }: Props) {
                 words={{ ...words.motion, degrees: words.motion.camDegrees }}
                 label={words.motion.lobe(motion.label)}
               />
-            </Exports>
-          </div>
+            </div>
+          </Exports>
         ) : (
           <NoTrain motion={motion} head={words.motion.noLobe} />
         )}

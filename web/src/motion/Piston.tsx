@@ -45,20 +45,20 @@ export function Piston({ place }: { place: string }) {
     <div className="sweep-place">
       <section className="sheet pad">
         {isDrawn && (
-          <div
-            onKeyDown={onKeyDown}
-            tabIndex={0}
-            role="slider"
-            aria-label={words.motion.piston.slider(chosen?.label ?? '')}
-            aria-valuemin={-MOST}
-            aria-valuemax={MOST}
-            aria-valuenow={phase}
-            aria-valuetext={spoken(piston, phase)}
+          <Exports
+            name={`piston-${place}`}
+            csv={`/api/cases/${view.id}/motion/${place}/piston.csv?phase=${phase}&deeper=${deeper}`}
+            words={words.drawing}
           >
-            <Exports
-              name={`piston-${place}`}
-              csv={`/api/cases/${view.id}/motion/${place}/piston.csv?phase=${phase}&deeper=${deeper}`}
-              words={words.drawing}
+            <div
+              onKeyDown={onKeyDown}
+              tabIndex={0}
+              role="slider"
+              aria-label={words.motion.piston.slider(chosen?.label ?? '')}
+              aria-valuemin={-MOST}
+              aria-valuemax={MOST}
+              aria-valuenow={phase}
+              aria-valuetext={spoken(piston, phase)}
             >
               <PistonChart
                 piston={piston}
@@ -67,8 +67,8 @@ export function Piston({ place }: { place: string }) {
                 words={words.motion.piston}
                 label={words.motion.piston.chart(chosen?.label ?? '')}
               />
-            </Exports>
-          </div>
+            </div>
+          </Exports>
         )}
         {piston.valves
           .filter((one) => one.found.length === 0)

@@ -76,17 +76,17 @@ export function SpeedSweep({ motion, change, alternatives, tried, onKeep, onDrop
   return (
     <div className="sweep-place">
       <section className="sheet pad">
-        <div
-          onKeyDown={onKeyDown}
-          tabIndex={0}
-          role="slider"
-          aria-label={words.motion.sweepOf(motion.label)}
-          aria-valuemin={low}
-          aria-valuemax={high}
-          aria-valuenow={at}
-          aria-valuetext={spoken(motion, at)}
-        >
-          <Exports name={`sweep-${motion.place}`} csv={csv} words={words.drawing}>
+        <Exports name={`sweep-${motion.place}`} csv={csv} words={words.drawing}>
+          <div
+            onKeyDown={onKeyDown}
+            tabIndex={0}
+            role="slider"
+            aria-label={words.motion.sweepOf(motion.label)}
+            aria-valuemin={low}
+            aria-valuemax={high}
+            aria-valuenow={at}
+            aria-valuetext={spoken(motion, at)}
+          >
             <SpeedStrips
               motion={motion}
               sweep={motion.sweep}
@@ -100,35 +100,35 @@ export function SpeedSweep({ motion, change, alternatives, tried, onKeep, onDrop
               words={{ ...words.motion, logged: words.motion.loggedStrip }}
               label={words.motion.sweepOf(motion.label)}
             />
+          </div>
+        </Exports>
+        <p className="turn-head">
+          <b>
+            {words.motion.turnAt} <span className="enamel">{at}</span>
+          </b>
+          <Keycap>←</Keycap>
+          <Keycap>→</Keycap> {words.motion.nextSpeed}
+          {turn.data !== undefined && <b className="to-right">{words.motion.lostFor(turn.data.lost)}</b>}
+        </p>
+        {turn.data !== undefined && (
+          <Exports
+            name={`turn-${motion.place}-${at}`}
+            csv={`/api/cases/${view.id}/motion/${motion.place}/turn.csv?speed=${at}`}
+            words={words.drawing}
+          >
+            <TurnChart
+              turn={turn.data}
+              tried={alternatives.flatMap((one, i) => {
+                const its = turned[i];
+                return its === undefined ? [] : [{ name: one.name, turn: its }];
+              })}
+              unitLength={motion.unitLength}
+              unitForce={motion.unitForce}
+              words={{ ...words.motion, lift: words.motion.valveLift, degrees: words.motion.crankDegrees }}
+              label={words.motion.turnOf(motion.label, at)}
+            />
           </Exports>
-          <p className="turn-head">
-            <b>
-              {words.motion.turnAt} <span className="enamel">{at}</span>
-            </b>
-            <Keycap>←</Keycap>
-            <Keycap>→</Keycap> {words.motion.nextSpeed}
-            {turn.data !== undefined && <b className="to-right">{words.motion.lostFor(turn.data.lost)}</b>}
-          </p>
-          {turn.data !== undefined && (
-            <Exports
-              name={`turn-${motion.place}-${at}`}
-              csv={`/api/cases/${view.id}/motion/${motion.place}/turn.csv?speed=${at}`}
-              words={words.drawing}
-            >
-              <TurnChart
-                turn={turn.data}
-                tried={alternatives.flatMap((one, i) => {
-                  const its = turned[i];
-                  return its === undefined ? [] : [{ name: one.name, turn: its }];
-                })}
-                unitLength={motion.unitLength}
-                unitForce={motion.unitForce}
-                words={{ ...words.motion, lift: words.motion.valveLift, degrees: words.motion.crankDegrees }}
-                label={words.motion.turnOf(motion.label, at)}
-              />
-            </Exports>
-          )}
-        </div>
+        )}
       </section>
       <aside className="sweep-side">
         <Beside motion={motion} alternatives={alternatives} onDrop={onDrop} />

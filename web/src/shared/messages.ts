@@ -977,6 +977,7 @@ export const words = {
     cite: 'Take the highest speed as what it saw',
     cited: 'It is what the judgement holds against float.',
     citeThis: 'Take it as what it saw',
+    evidence: 'as evidence',
     besides: ['A', 'B'],
     keepBeside: 'Set this aside, and try another',
     drop: 'drop',
