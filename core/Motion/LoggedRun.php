@@ -43,6 +43,26 @@ final readonly class LoggedRun
     }
 
     /**
+     * The gravest of each kind: at the highest speed, or with the least left on the seat.
+     *
+     * @param list<LoggedDemand> $demands
+     *
+     * @return list<LoggedDemand>
+     */
+    public static function gravest(array $demands): array
+    {
+        $gravest = [];
+        foreach ($demands as $one) {
+            $other = $gravest[$one->demand->value] ?? $one;
+            $gravest[$one->demand->value] = $one->demand === Demand::Unseated
+                ? ($one->left < $other->left ? $one : $other)
+                : ($one->speed > $other->speed ? $one : $other);
+        }
+
+        return array_values($gravest);
+    }
+
+    /**
      * @param \Closure(LoggedMoment): bool $isAsked
      *
      * @return list<LoggedDemand>

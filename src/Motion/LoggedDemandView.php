@@ -23,6 +23,8 @@ final readonly class LoggedDemandView
         public ?float $left,
         #[OA\Property(description: 'the throttle was shut all the while')]
         public bool $isOverRun,
+        #[OA\Property(description: 'no other of its kind went further')]
+        public bool $isGravest,
     ) {
     }
 }

@@ -110,13 +110,18 @@ final readonly class MotionLog
             $left[] = $known === [] ? null : round(min($known) / $newtons, 1);
         }
         $demands = $run->demands();
+        $gravest = LoggedRun::gravest($demands);
+        $listed = array_filter(
+            $demands, static fn (LoggedDemand $one, int $i): bool => $i < self::LISTED || in_array($one, $gravest, true),
+            ARRAY_FILTER_USE_BOTH,
+        );
 
-        return new LogTraceView($file, $times, $low, $high, $left, array_map(
+        return new LogTraceView($file, $times, $low, $high, $left, array_values(array_map(
             static fn (LoggedDemand $one): LoggedDemandView => new LoggedDemandView(
                 $one->demand, round($one->from, 2), round($one->until, 2), round($one->speed),
                 $one->pressure === null ? null : round($one->pressure, 2), $one->left === null ? null : round($one->left / $newtons, 1),
-                $one->isOverRun,
-            ), array_slice($demands, 0, self::LISTED),
-        ), max(0, count($demands) - self::LISTED));
+                $one->isOverRun, in_array($one, $gravest, true),
+            ), $listed,
+        )), count($demands) - count($listed));
     }
 }

@@ -237,6 +237,7 @@ final class MotionTest extends AppTestCase
         $demands = self::rows($trace->get('demands'));
         self::assertSame(['contact_lost', 'float', 'unseated'], array_column($demands, 'demand'));
         self::assertSame([false, false, true], array_column($demands, 'isOverRun'));
+        self::assertSame([true, true, true], array_column($demands, 'isGravest'));
         self::assertEqualsWithDelta(10.1, $demands[1]['from'], 0.11);
         self::assertEqualsWithDelta(12.0, $demands[1]['until'], 0.11);
         self::assertLessThan(0.0, $demands[2]['left']);

@@ -35,6 +35,19 @@ final class LoggedRunTest extends TestCase
         );
     }
 
+    public function testTheGravestOfEachKindIsTheFastestOrTheEmptiest(): void
+    {
+        $demand = static fn (Demand $of, float $speed, ?float $left): LoggedDemand => new LoggedDemand(
+            $of, 0, 1, $speed, 2.0, $left, false,
+        );
+        $demands = [
+            $demand(Demand::Float, 7300, null), $demand(Demand::Float, 7480, null), $demand(Demand::Unseated, 7900, -5.0),
+            $demand(Demand::Unseated, 4000, -40.0), $demand(Demand::Float, 7400, null),
+        ];
+        self::assertSame([$demands[1], $demands[3]], LoggedRun::gravest($demands));
+        self::assertSame([], LoggedRun::gravest([]));
+    }
+
     public function testWhatIsNotKnownIsNotAskedFor(): void
     {
         self::assertSame([], (new LoggedRun([self::moment(0, 9900, 3.0)], null, null, null))->demands());

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { Exports } from '../draw/Exports';
 import { LogTrace, nearestMoment } from '../draw/LogTrace';
+import type { SlotAddress } from '../entry/slots';
 import { useBench } from '../entry/useBench';
 import type { Schemas } from '../shared/api';
 import { failureWords } from '../shared/failure';
@@ -106,10 +107,17 @@ export function AgainstLog({ motion }: { motion: Motion }) {
 }
 
 type Trace = Schemas['LogTraceView'];
+type Demand = Schemas['LoggedDemandView'];
 
 /** The course of one log with what the train can do drawn through it, and the stretches in which it was asked for more. */
 function Course({ trace, motion, unitForce }: { trace: Trace; motion: Motion; unitForce: string }) {
+  const { record } = useBench();
   const [at, setAt] = useState(trace.demands[0]?.from ?? trace.times[0] ?? 0);
+  const cite = (one: Demand): void => {
+    const claim = claimOf(one, motion.place);
+    if (claim !== null)
+      record('claim', claim.slot, { text: claim.text, standing: 'known' }, words.log.state(words.motion.demands[one.demand], claim.text));
+  };
   const step = (by: number): void => {
     const next = trace.times[nearestMoment(trace.times, at) + by];
     if (next !== undefined) setAt(next);
@@ -119,6 +127,12 @@ function Course({ trace, motion, unitForce }: { trace: Trace; motion: Motion; un
     { shown: '← →', does: words.keysDo.logMoment, on: /^ArrowLeft$/, shift: false, run: () => step(-1) },
     { shown: 'Shift ← →', does: words.keysDo.logMomentLong, on: /^ArrowRight$/, shift: true, run: () => step(LONG) },
     { shown: 'Shift ← →', does: words.keysDo.logMomentLong, on: /^ArrowLeft$/, shift: true, run: () => step(-LONG) },
+    {
+      shown: 'E',
+      does: words.keysDo.logCite,
+      on: /^e$/i,
+      run: () => trace.demands.filter((one) => one.from <= at && at < one.until).forEach(cite),
+    },
   ]);
   const levels = motion.thresholds.flatMap((one) =>
     one.found !== null && (one.name === 'first_loss' || one.name === 'float')
@@ -154,16 +168,31 @@ function Course({ trace, motion, unitForce }: { trace: Trace; motion: Motion; un
       {trace.demands.length === 0 ? (
         <p className="note">{words.motion.noDemand}</p>
       ) : (
-        <Demands trace={trace} motion={motion} unitForce={unitForce} onAt={setAt} />
+        <Demands trace={trace} motion={motion} unitForce={unitForce} onAt={setAt} cite={cite} />
       )}
     </section>
   );
 }
 
+/** What a stretch of the log states as evidence: the gravest float its speed, the emptiest seat its pressure. */
+function claimOf(one: Demand, place: string): { slot: SlotAddress; text: string } | null {
+  if (!one.isGravest || one.demand === 'contact_lost') return null;
+  if (one.demand === 'float') return { slot: HIGHEST, text: `${one.speed} 1/min` };
+  const kind = place.includes('-I') ? 'I' : 'E';
+  return { slot: { place: `kind-${kind}`, part: 'port', item: 'claimed.port_pressure', index: null }, text: `${one.pressure} bar` };
+}
+
+interface DemandsProps {
+  trace: Trace;
+  motion: Motion;
+  unitForce: string;
+  onAt: (at: number) => void;
+  cite: (one: Demand) => void;
+}
+
 /** What was asked of the valve beyond what its train can do: a press shows it in the course, a key makes it evidence. */
-function Demands({ trace, motion, unitForce, onAt }: { trace: Trace; motion: Motion; unitForce: string; onAt: (at: number) => void }) {
-  const { slots, record } = useBench();
-  const kind = motion.place.includes('-I') ? 'I' : 'E';
+function Demands({ trace, motion, unitForce, onAt, cite }: DemandsProps) {
+  const { slots } = useBench();
   return (
     <table className="figures-table demands">
       <thead>
@@ -180,12 +209,7 @@ function Demands({ trace, motion, unitForce, onAt }: { trace: Trace; motion: Mot
       </thead>
       <tbody>
         {trace.demands.map((one) => {
-          const isUnseated = one.demand === 'unseated' && one.pressure !== null;
-          const slot = isUnseated ? { place: `kind-${kind}`, part: 'port', item: 'claimed.port_pressure', index: null } : HIGHEST;
-          const text = isUnseated ? `${one.pressure} bar` : `${one.speed} 1/min`;
-          const isWorst = isUnseated
-            ? trace.demands.every((other) => (other.pressure ?? 0) <= (one.pressure ?? 0))
-            : one.demand === 'float' && trace.demands.every((other) => other.speed <= one.speed);
+          const claim = claimOf(one, motion.place);
           return (
             <tr key={`${one.demand} ${one.from}`}>
               <th scope="row">
@@ -199,15 +223,9 @@ function Demands({ trace, motion, unitForce, onAt }: { trace: Trace; motion: Mot
               <td className="num">{one.speed}</td>
               <td className={one.left !== null && one.left < 0 ? 'num wrong' : 'num'}>{one.left?.toFixed(0).replace('-', '−') ?? '–'}</td>
               <td>
-                {isWorst && slots.get(slot).entry?.text === text && <small className="note">{words.log.stated}</small>}
-                {isWorst && slots.get(slot).entry?.text !== text && (
-                  <button
-                    type="button"
-                    className="take-back"
-                    onClick={() =>
-                      record('claim', slot, { text, standing: 'known' }, words.log.state(words.motion.demands[one.demand], text))
-                    }
-                  >
+                {claim !== null && slots.get(claim.slot).entry?.text === claim.text && <small className="note">{words.log.stated}</small>}
+                {claim !== null && slots.get(claim.slot).entry?.text !== claim.text && (
+                  <button type="button" className="take-back" onClick={() => cite(one)}>
                     {words.motion.citeThis}
                   </button>
                 )}

@@ -38,6 +38,7 @@ export function SpeedSweep({ motion, change, alternatives, tried, onKeep, onDrop
   const { view } = useBench();
   const log = useMotionLog(view.id, motion.place);
   const [picked, pick] = useState<number | null>(null);
+  const [rested, rest] = useState<readonly Tried[]>([]);
   const float = motion.thresholds.find((one) => one.name === 'float')?.found ?? null;
   const [low, high] = [motion.speeds[0] ?? 0, motion.speeds.at(-1) ?? 0];
   const within = (speed: number): number => Math.min(high, Math.max(low, Math.round(speed / STEP) * STEP));
@@ -55,7 +56,12 @@ export function SpeedSweep({ motion, change, alternatives, tried, onKeep, onDrop
     { shown: '← →', does: words.keysDo.speedStep, on: /^ArrowLeft$/, shift: false, run: () => move(-1) },
     { shown: 'Shift ← →', does: words.keysDo.speedLong, on: /^ArrowRight$/, shift: true, run: () => move(LONG) },
     { shown: 'Shift ← →', does: words.keysDo.speedLong, on: /^ArrowLeft$/, shift: true, run: () => move(-LONG) },
+    { shown: 'W', does: words.keysDo.triedOnOff, on: /^w$/i, run: () => turnOff() },
   ]);
+  const turnOff = (): void => {
+    if (tried.length > 0) rest(tried);
+    onTry(tried.length > 0 ? [] : [...rested]);
+  };
   const keep = (): void => {
     onKeep(tried);
     onTry([]);

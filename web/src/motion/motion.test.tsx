@@ -227,8 +227,8 @@ test('the log is laid over the speeds, and its highest becomes evidence', async 
         high: [1200, 6700, 7480, 7100, 4000],
         left: [80, 60, -4, 10, 70],
         demands: [
-          { demand: 'float', from: 10, until: 12, speed: 7480, pressure: null, left: null, isOverRun: false },
-          { demand: 'unseated', from: 10, until: 12, speed: 7480, pressure: 2.4, left: -4, isOverRun: true },
+          { demand: 'float', from: 10, until: 12, speed: 7480, pressure: null, left: null, isOverRun: false, isGravest: true },
+          { demand: 'unseated', from: 10, until: 12, speed: 7480, pressure: 2.4, left: -4, isOverRun: true, isGravest: true },
         ],
         more: 3,
       },
@@ -254,6 +254,10 @@ test('the log is laid over the speeds, and its highest becomes evidence', async 
     slot: { place: 'kind-E', part: 'port', item: 'claimed.port_pressure' },
     data: { text: '2.4 bar', standing: 'known' },
   });
+  // With the cursor on the float, one key makes it what the engine saw.
+  fireEvent.keyDown(course, { key: 'ArrowRight' });
+  fireEvent.keyDown(course, { key: 'e' });
+  await waitFor(() => expect(sent.map((one) => one.data.text)).toContain('7480 1/min'));
 });
 
 test('without a log it says where one comes from', async () => {
@@ -415,6 +419,11 @@ test('a change set aside stands beside the one that is tried, in the address and
   const { user } = openCase(<Motion />, { at: 'motion/sweep?at=A1-E1', get: get(told) });
   const slider = await screen.findByRole('slider', { name: 'mass of the retainer' });
   fireEvent.keyDown(slider, { key: 'ArrowLeft' });
+  const cursor = screen.getByRole('slider', { name: words.motion.sweepOf('1E') });
+  fireEvent.keyDown(cursor, { key: 'w' });
+  await waitFor(() => expect(screen.getByRole('button', { name: words.motion.keepBeside })).toBeDisabled());
+  fireEvent.keyDown(cursor, { key: 'w' });
+  await waitFor(() => expect(screen.getByRole('button', { name: words.motion.keepBeside })).toBeEnabled());
   await user.click(await screen.findByRole('button', { name: words.motion.keepBeside }));
   expect(await screen.findByText('mass of the retainer 9.5 g')).toBeVisible();
   fireEvent.keyDown(slider, { key: 'ArrowRight' });

@@ -1138,6 +1138,8 @@ export const words = {
     sliderLong: 'on a slider: ten steps',
     logMoment: 'next moment of the log',
     logMomentLong: 'twenty moments of the log',
+    logCite: 'take what the log asked there as evidence',
+    triedOnOff: 'what is tried, off and on again',
     sliderBack: 'on a slider: as found',
     sweptCursor: 'on the curves: the cursor',
     sweptAgainst: 'on the curves: hold the others against this spring',
