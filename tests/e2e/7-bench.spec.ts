@@ -217,6 +217,8 @@ const USUAL: Record<string, string> = {
   chamber_volume: '64.0',
   piston_volume: '5.0',
   deck_cut: '0.010',
+  valves_apart_shut: '0.120',
+  valve_to_valve: '0.090',
 };
 
 test('a pushrod eight from an empty case to every sheet, with claims that differ by bank and a limit of the maker', async ({
