@@ -75,11 +75,15 @@ final readonly class ClearanceAtPhase implements LongCalculation
         $slopes = [];
         foreach ($this->inputs as $input) {
             if (!$input->isList) {
-                $slopes[$input->name] = $this->slope($measured, $single, $input->name, self::step($input), $value);
+                $slopes[$input->name] = Slope::of(fn (float $by): float => $this->least(
+                    $measured, array_replace($single, [$input->name => $single[$input->name] + $by]),
+                ), self::step($input), $value);
             }
         }
 
-        return Solution::of($value, $slopes, $measured === null ? $this->open($single, $value) : []);
+        return Solution::of($value, $slopes, $measured !== null ? [] : ['what a card leaves open of its lobe' => FlankShape::open(
+            fn (FlankShape $shape): float => $this->least(null, $single, $shape), $value,
+        )]);
     }
 
     /** How far a figure is moved to see what hangs on it. Base units; the rate of a ramp is far less than a length of the engine. */
@@ -106,44 +110,5 @@ final readonly class ClearanceAtPhase implements LongCalculation
             ValveLift::of($lobe, $figures['ratio'], $figures['lash'], $centre),
             CrankSlider::of($figures['stroke'], $figures['rod_length'], $figures['pin_offset']), $figures['free_drop'], $figures['lean'],
         )->nearest($figures['early'])[1];
-    }
-
-    /**
-     * Change of the clearance with one figure; to one side where the figures do not fit each other on the other.
-     *
-     * @param array<string, float> $figures
-     */
-    private function slope(?LobeCurve $measured, array $figures, string $name, float $step, float $value): float
-    {
-        $ends = [];
-        foreach ([$step, -$step] as $by) {
-            try {
-                $ends[] = [$by, $this->least($measured, array_replace($figures, [$name => $figures[$name] + $by]))];
-            } catch (Contradiction) {
-                $ends[] = [0.0, $value];
-            }
-        }
-        $apart = $ends[0][0] - $ends[1][0];
-
-        return $apart === 0.0 ? 0.0 : ($ends[0][1] - $ends[1][1]) / $apart;
-    }
-
-    /**
-     * @param array<string, float> $figures
-     *
-     * @return array<string, float> half-width of what the card leaves open
-     */
-    private function open(array $figures, float $value): array
-    {
-        $open = 0.0;
-        foreach (FlankShape::others() as $shape) {
-            try {
-                $open = max($open, abs($this->least(null, $figures, $shape) - $value));
-            } catch (Contradiction) {
-                continue; // this shape has no lobe with such durations
-            }
-        }
-
-        return ['what a card leaves open of its lobe' => $open];
     }
 }

@@ -99,40 +99,15 @@ final readonly class SpeedCalculation implements LongCalculation
         $slopes = [];
         foreach (TrainInputs::steps($single) as $name => $step) {
             if (isset($figures[$name]) && count($figures[$name]) === 1) {
-                $slopes[$name] = $this->slope($measured, $single, $name, $step, $value);
+                $slopes[$name] = Slope::of(function (float $by) use ($measured, $single, $name, $value): ?float {
+                    $moved = array_replace($single, [$name => $single[$name] + $by]);
+
+                    return ($this->ask)(TrainInputs::train($measured ?? TrainInputs::lobe($moved), $moved), $value, false, $moved);
+                }, $step, $value);
             }
         }
 
         return Solution::of($value, $slopes, $this->ownBands($train, $single, $value));
-    }
-
-    /**
-     * Change of the answer with one figure; nothing where the figures no longer fit each other on either side.
-     *
-     * @param LobeCurve|null $measured the lobe where no card says it
-     * @param array<string, float> $figures
-     */
-    private function slope(?LobeCurve $measured, array $figures, string $name, float $step, float $near): float
-    {
-        $at = function (float $by) use ($measured, $figures, $name, $near): ?float {
-            $moved = array_replace($figures, [$name => $figures[$name] + $by]);
-            try {
-                $lobe = $measured ?? TrainInputs::lobe($moved);
-
-                return ($this->ask)(TrainInputs::train($lobe, $moved), $near, false, $moved);
-            } catch (Contradiction) {
-                return null;
-            }
-        };
-        $more = $at($step);
-        $less = $at(-$step);
-
-        return match (true) {
-            $more !== null && $less !== null => ($more - $less) / (2 * $step),
-            $more !== null => ($more - $near) / $step,
-            $less !== null => ($near - $less) / $step,
-            default => 0.0,
-        };
     }
 
     /**
@@ -144,15 +119,10 @@ final readonly class SpeedCalculation implements LongCalculation
      */
     private function ownBands(ValveTrain $train, array $single, float $value): array
     {
-        $open = $this->isByTable ? self::TABLE * abs($value) : 0.0;
-        foreach ($this->isByTable ? [] : FlankShape::others() as $shape) {
-            try {
-                $other = ($this->ask)($train->withLobe(TrainInputs::lobe($single, $shape)), $value, false, $single);
-                $open = max($open, $other === null ? 0.0 : abs($other - $value));
-            } catch (Contradiction) {
-                continue; // this shape has no lobe with such durations
-            }
-        }
+        $open = $this->isByTable ? self::TABLE * abs($value) : FlankShape::open(
+            fn (FlankShape $shape): ?float => ($this->ask)($train->withLobe(TrainInputs::lobe($single, $shape)), $value, false, $single),
+            $value,
+        );
         $own = [$this->isByTable ? 'what the gauge’s noise leaves open of the lobe' : 'what a card leaves open of its lobe' => $open];
         if ($train->springMass > 0.0) {
             $own['surge of the spring'] = 0.0;
