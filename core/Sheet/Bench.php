@@ -153,7 +153,7 @@ final class Bench
     /** @return array{string, MeasuredLift}|null the lift of a lobe as measured, and the place for which it stands: its own, or its kind */
     public function lift(string $place): ?array
     {
-        return $this->change->sourceOf($place, Part::Lobe->value) === null ? $this->records->lift($this->statedAt($place)) : null;
+        return $this->records->lift($this->statedAt($this->change->sourceOf($place, Part::Lobe->value) ?? $place));
     }
 
     /** @return list<string> places at which any spring was swept, those of the engine first */

@@ -15,6 +15,8 @@ use MuteTapper\Core\Motion\CamCard;
 use MuteTapper\Core\Motion\LiftTable;
 use MuteTapper\Core\Motion\LobeCurve;
 use MuteTapper\Core\Motion\Movement;
+use MuteTapper\Core\Motion\Threshold;
+use MuteTapper\Core\Motion\ValveTrain;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Bench;
@@ -87,6 +89,27 @@ final class MeasuredLiftTest extends TestCase
         self::assertEqualsWithDelta(0.4202 * 0.0254, self::lobe($bench, self::AT)->peak(), 1.5e-5);
     }
 
+    /** A lobe from elsewhere brings its own lift along, and one off the shelf has none but its card’s. */
+    public function testALobeThatIsTakenFromElsewhereBringsItsOwnLift(): void
+    {
+        $bench = self::train()->records(...self::table('kind-E'))->records(...self::table(self::AT, 0.96))->bench();
+        $from = static fn (string $place): ?string => $bench->with(Change::none()->taking([self::AT], 'lobe', $place))
+            ->lift(self::AT)[0] ?? null;
+        self::assertSame('kind-E', $from('A2-E1'));
+        self::assertNull($from('shelf-lobes-late'));
+    }
+
+    /** The bound of a stiff train is that of the card, though the bend of a measured lobe is noisy in every single degree. */
+    public function testNoiseInSingleDegreesDoesNotMoveTheBound(): void
+    {
+        $train = static fn (LobeCurve $lobe): ValveTrain => Lobes::bucket(90, 265)->withLobe($lobe);
+        $measured = LiftTable::of(MeasuredLift::fromNode(Node::root(['points' => self::points(1.0, 1), 'wheel' => 'cam'] + self::of())));
+        $card = Threshold::bound($train(self::card()->curve()));
+        self::assertEqualsWithDelta($card, Threshold::bound($train($measured)), 0.08 * $card);
+        $float = Threshold::floatSpeed($train(self::card()->curve())) ?? 0.0;
+        self::assertEqualsWithDelta($float, Threshold::floatSpeed($train($measured)), 0.015 * $float);
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function bad(): iterable
     {
@@ -137,18 +160,22 @@ final class MeasuredLiftTest extends TestCase
         return ['liftUnit' => 'in', 'gauge' => self::GAUGE];
     }
 
-    /** @return list<array{int, float}> cam degree and inches, every second degree, with the noise of an indicator */
-    private static function points(float $times = 1.0): array
+    private static function card(): CamCard
     {
-        $inch = 0.0254;
-        $card = CamCard::of(
-            0.4202 * $inch, 0.050 * $inch, 255 / 4, 0.020 * $inch, 288 / 4, 0.010 * $inch, 0.0004 * $inch,
-        );
+        $inch = Lobes::INCH;
+
+        return CamCard::of(0.4202 * $inch, 0.050 * $inch, 255 / 4, 0.020 * $inch, 288 / 4, 0.010 * $inch, 0.0004 * $inch);
+    }
+
+    /** @return list<array{int, float}> cam degree and inches, with the noise of an indicator */
+    private static function points(float $times = 1.0, int $step = 2): array
+    {
+        $card = self::card();
         mt_srand(11);
 
         return array_map(static fn (int $degree): array => [
-            $degree, round($times * $card->lift($degree) / $inch + 0.0002 * (mt_rand(-1000, 1000) / 1000), 4),
-        ], range(-94, 94, 2));
+            $degree, round($times * $card->lift($degree) / Lobes::INCH + 0.0002 * (mt_rand(-1000, 1000) / 1000), 4),
+        ], range(-94, 94, $step));
     }
 
     private static function float(Bench $bench): Given

@@ -13,6 +13,7 @@ use MuteTapper\Core\Calculation\Solutions;
 use MuteTapper\Core\Calculation\SolvedAtOnce;
 use MuteTapper\Core\Cause\Evidence;
 use MuteTapper\Core\Cause\RankedCause;
+use MuteTapper\Core\Motion\Movement;
 use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Sheet\Missing;
 use MuteTapper\Core\Verdict\Verdict;
@@ -41,6 +42,17 @@ final class SpeedsOfACaseTest extends TestCase
         self::assertNotNull($float->trace);
         self::assertArrayHasKey('surge of the spring', $float->trace->result->contributions);
         self::assertLessThan($float->value->base, self::base($bench, 'first_loss_speed'));
+    }
+
+    public function testOfAPartThatAnEngineHasNotNothingIsTried(): void
+    {
+        $tried = static fn (Example $of): array => array_map(
+            static fn (array $one): string => $one[0]->name, (new Movement(self::AT, $of->bench()))->tried(),
+        );
+        $finger = new Example(['layout' => 'inline', 'drive' => 'finger', 'face' => 'roller', 'lash' => 'hydraulic', 'cylinders' => 4]);
+        self::assertContains('valve_mass', $tried($finger));
+        self::assertNotContains('follower_mass', $tried($finger));
+        self::assertContains('follower_mass', $tried(self::train()));
     }
 
     public function testAStatedStiffnessNarrowsIt(): void
