@@ -35,6 +35,12 @@ final readonly class PistonRoom
         return new self($this->lift, $this->crank, $this->drop, $this->lean, $this->level + $clearance - $this->nearest($early)[1]);
     }
 
+    /** The same at the level of another: where something is tried, what was measured keeps its say of what was found. */
+    public function levelledAs(self $other): self
+    {
+        return new self($this->lift, $this->crank, $this->drop, $this->lean, $other->level);
+    }
+
     /** The same over a relief cut deeper along the cylinder. */
     public function deepened(float $by): self
     {

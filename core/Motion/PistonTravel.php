@@ -24,6 +24,15 @@ final readonly class PistonTravel
     /** The room, its level fixed by a measured clearance where there is one. */
     public function room(): PistonRoom|Missing
     {
+        $room = $this->computed();
+        $measured = $this->measured();
+
+        return $room instanceof Missing || $measured === null ? $room : $room->measured($measured->value->base, $this->early());
+    }
+
+    /** The room by lobe, crank and drop alone. */
+    public function computed(): PistonRoom|Missing
+    {
         $figures = $this->figures(['stroke', 'rod_length', 'pin_offset', 'free_drop', $this->station->kind->word().'_valve_angle']);
         $lift = $this->lift();
         if ($figures instanceof Missing || $lift instanceof Missing) {
@@ -31,13 +40,10 @@ final readonly class PistonTravel
         }
         [$stroke, $rod, $offset, $drop, $lean] = $figures;
         try {
-            $room = PistonRoom::of($lift, CrankSlider::of($stroke, $rod, $offset), $drop, $lean);
+            return PistonRoom::of($lift, CrankSlider::of($stroke, $rod, $offset), $drop, $lean);
         } catch (Contradiction $contradiction) {
             return Missing::because($contradiction->getMessage());
         }
-        $measured = $this->measured();
-
-        return $measured === null ? $room : $room->measured($measured->value->base, $this->early());
     }
 
     /** What its lobe asks of the valve, over the crank angle. */

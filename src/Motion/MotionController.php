@@ -91,6 +91,7 @@ final readonly class MotionController
             name: 'deeper', schema: new OA\Schema(type: 'number'),
             description: 'how much deeper the reliefs are cut along the cylinder, as tried, in the case’s unit of length',
         ),
+        new OA\QueryParameter(name: 'change', schema: new OA\Schema(type: 'string'), description: 'what else is tried, as JSON'),
     ], responses: [
         new OA\Response(
             response: 200, description: 'the valves of the cylinder over its piston', content: new OA\JsonContent(ref: PistonView::class),
@@ -105,6 +106,7 @@ final readonly class MotionController
     #[OA\Get(path: '/api/cases/{id}/motion/{place}/piston.csv', operationId: 'exportPiston', parameters: [
         new OA\QueryParameter(name: 'phase', schema: new OA\Schema(type: 'number'), description: 'as for the drawing'),
         new OA\QueryParameter(name: 'deeper', schema: new OA\Schema(type: 'number'), description: 'as for the drawing'),
+        new OA\QueryParameter(name: 'change', schema: new OA\Schema(type: 'string'), description: 'as for the drawing'),
     ], responses: [
         new OA\Response(response: 200, description: 'clearance at every degree', content: new OA\MediaType('text/csv')),
     ])]
@@ -173,6 +175,7 @@ final readonly class MotionController
 
         return new PistonPresenter(
             $assessment->bench, $assessment->knowledge->limits, self::station($assessment, $place), $phase, $deeper,
+            $this->tried->written($assessment, $request->query->getString('change')),
         );
     }
 

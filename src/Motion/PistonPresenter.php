@@ -37,6 +37,7 @@ final readonly class PistonPresenter
      * @param Station $station the chosen one: a phase is tried at its cam
      * @param float $phase that is tried, in crank degrees early
      * @param float $deeper that the reliefs are cut along the cylinder, as tried, in metres
+     * @param Bench|null $tried the same bench with what else is tried
      */
     public function __construct(
         private Bench $bench,
@@ -44,6 +45,7 @@ final readonly class PistonPresenter
         private Station $station,
         private float $phase,
         private float $deeper,
+        private ?Bench $tried,
     ) {
     }
 
@@ -77,6 +79,7 @@ final readonly class PistonPresenter
     {
         $travel = new PistonTravel($station, $this->bench);
         $room = $travel->room();
+        $tried = $room instanceof PistonRoom ? $this->triedRoom($station, $room) : null;
         $early = $travel->early();
         $measured = $travel->measured();
         $ruled = $this->bench->margin($station->code(), self::LIMIT)->limit ?? $this->limits->of(self::LIMIT)->ofKind($station->kind);
@@ -84,9 +87,9 @@ final readonly class PistonPresenter
         return new ValveClearanceView(
             $station->code(), $this->bench->case->engine->placeLabel($station->code()) ?? $station->code(), $station->kind->value,
             $room instanceof PistonRoom ? $this->curve($room, $early) : [],
-            $room instanceof PistonRoom ? $this->curve($room->deepened($this->deeper), $this->tried($station)) : [],
+            $tried === null ? [] : $this->curve($tried, $this->phased($station)),
             $room instanceof PistonRoom ? $this->nearest($room->nearest($early)) : null,
-            $room instanceof PistonRoom ? $this->nearest($room->deepened($this->deeper)->nearest($this->tried($station))) : null,
+            $tried === null ? null : $this->nearest($tried->nearest($this->phased($station))),
             $room instanceof PistonRoom
                 ? array_map(fn (float $phase): float => $this->length($room->nearest($phase)[1]), $this->phases()) : [],
             round($early, 1),
@@ -134,7 +137,7 @@ final readonly class PistonPresenter
         usort($valves, static fn (Station $one): int => $one->kind === ValveKind::Intake ? -1 : 1);
         $meeting = new ValveMeeting($valves[0], $valves[1], $this->bench);
         $pair = $meeting->pair();
-        [$early, $tried] = [array_map($meeting->early(...), $valves), array_map($this->tried(...), $valves)];
+        [$early, $tried] = [array_map($meeting->early(...), $valves), array_map($this->phased(...), $valves)];
         $curve = fn (ValvePair $of, float $in, float $out): array => array_map(
             fn (int $degree): float => $this->length($of->at($degree, $in, $out)), $this->degrees(),
         );
@@ -186,8 +189,16 @@ final readonly class PistonPresenter
         return $lines;
     }
 
+    /** The room with all that is tried, at the level of what was found; where that makes no room, as found. */
+    private function triedRoom(Station $station, PistonRoom $found): PistonRoom
+    {
+        $room = $this->tried === null ? $found : (new PistonTravel($station, $this->tried))->computed();
+
+        return ($room instanceof PistonRoom ? $room->levelledAs($found) : $found)->deepened($this->deeper);
+    }
+
     /** Crank degrees early of a valve’s cam as tried: another cam than that of the chosen valve stays as it was found. */
-    private function tried(Station $station): float
+    private function phased(Station $station): float
     {
         $engine = $this->bench->case->engine;
 

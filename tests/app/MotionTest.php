@@ -158,6 +158,12 @@ final class MotionTest extends AppTestCase
         self::assertSame('0.110', $valve->get('metalTried')->get('value')->get('figure')->text());
         self::assertSame('cannot_tell', $valve->get('metalTried')->get('verdict')->text());
         self::assertSame('0.140', $valve->get('metal')->get('value')->get('figure')->text());
+        // More lash is tried: the clay still says what was found, and the valve opens less.
+        $lash = [['places' => [self::AT], 'name' => 'lash', 'by' => ['number' => 0.004, 'unit' => 'in']]];
+        $url = $this->case.'/motion/'.self::AT.'/piston?change='.rawurlencode(json_encode($lash, \JSON_THROW_ON_ERROR));
+        $looser = Node::root($this->send('GET', $url))->get('valves')->items()[0];
+        self::assertEqualsWithDelta(0.090, $looser->get('foundLeast')->get('clearance')->number(), 1e-5);
+        self::assertEqualsWithDelta(0.094, $looser->get('triedLeast')->get('clearance')->number(), 3e-4);
         $stations = $deeper->get('stations')->items();
         self::assertSame([self::AT, true], [$stations[0]->get('place')->text(), $stations[0]->get('isMeasured')->flag()]);
         self::assertContains('gap between the heads of intake and exhaust, both shut', $deeper->get('pair')->get('missing')->words());

@@ -7,6 +7,7 @@ import { useSection } from '../frame/useSection';
 import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
 import { useMotion } from '../shared/queries';
+import { triedWords } from '../tried/change';
 import { useKept } from '../tried/useKept';
 import { useTried } from '../tried/useTried';
 import { AgainstLog } from './AgainstLog';
@@ -64,7 +65,9 @@ export default function Motion() {
             onAsFound={onAsFound}
           />
         )}
-        {field === 'piston' && <Piston place={place} />}
+        {field === 'piston' && (
+          <Piston place={place} change={change} of={motion === undefined ? '' : triedWords(tried, motion.sliders, motion.parts)} />
+        )}
         {motion !== undefined && field === 'log' && <AgainstLog motion={motion} />}
       </div>
     </div>

@@ -9,7 +9,7 @@ import type { Schemas } from '../shared/api';
 import { failureWords } from '../shared/failure';
 import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
-import { usePiston } from '../shared/queries';
+import { pistonQuery, usePiston } from '../shared/queries';
 import { Rig } from './Rig';
 
 type View = Schemas['PistonView'];
@@ -18,12 +18,12 @@ const STEP = 0.5;
 const MOST = 12;
 
 /** The piston under the valves of a cylinder: how near, where, at speed, and which way the phase moves each. */
-export function Piston({ place }: { place: string }) {
+export function Piston({ place, change, of }: { place: string; change: string; of: string }) {
   const { view } = useBench();
   const [tried, hold] = useState<{ place: string; phase: number } | null>(null);
   const phase = tried?.place === place ? tried.phase : 0;
   const [deeper, setDeeper] = useState(0);
-  const told = usePiston(view.id, place, phase, deeper);
+  const told = usePiston(view.id, place, { phase, deeper, change });
   const piston = told.data;
   const found = piston?.valves[0]?.early ?? 0;
   const set = (to: number): void => hold({ place, phase: Math.max(-MOST, Math.min(MOST, Math.round(to / STEP) * STEP)) });
@@ -39,17 +39,14 @@ export function Piston({ place }: { place: string }) {
       </p>
     );
   if (piston === undefined) return null;
+  const query = new URLSearchParams(Object.entries(pistonQuery({ phase, deeper, change })).map(([key, value]) => [key, String(value)]));
   const chosen = piston.valves[0];
   const isDrawn = piston.valves.some((one) => one.found.length > 0);
   return (
     <div className="sweep-place">
       <section className="sheet pad">
         {isDrawn && (
-          <Exports
-            name={`piston-${place}`}
-            csv={`/api/cases/${view.id}/motion/${place}/piston.csv?phase=${phase}&deeper=${deeper}`}
-            words={words.drawing}
-          >
+          <Exports name={`piston-${place}`} csv={`/api/cases/${view.id}/motion/${place}/piston.csv?${query}`} words={words.drawing}>
             <div
               onKeyDown={onKeyDown}
               tabIndex={0}
@@ -82,6 +79,11 @@ export function Piston({ place }: { place: string }) {
         <EveryValve piston={piston} />
       </section>
       <aside className="sweep-side">
+        {of !== '' && (
+          <p className="tried">
+            {words.motion.tried}: {of}
+          </p>
+        )}
         {piston.valves
           .filter((one) => one.found.length > 0)
           .map((one) => (

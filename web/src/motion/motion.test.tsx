@@ -368,6 +368,23 @@ test('every valve is told with its angle, and one is chosen by its tag', async (
   await waitFor(() => expect(places).toContain('A2-I1'));
 });
 
+test('what is tried on the sweep is asked for under the piston too, and said', async () => {
+  const asked: (string | undefined)[] = [];
+  const change = [{ places: ['A1-E1'], name: 'retainer_mass', to: { number: 6.5, unit: 'g' } }];
+  openCase(<Motion />, {
+    at: `motion/piston?at=A1-E1&try=${encodeURIComponent(JSON.stringify(change))}`,
+    get: {
+      ...get(),
+      '/api/cases/{id}/motion/{place}/piston': ({ params }: Asked) => {
+        asked.push(params.query.change);
+        return piston([valve('E')]);
+      },
+    },
+  });
+  expect(await screen.findByText(`${words.motion.tried}: mass of the retainer 6.5 g`)).toBeVisible();
+  expect(asked).toContain(JSON.stringify(change));
+});
+
 test('a deeper relief is asked for, and the gap of two heads is drawn', async () => {
   const deeper: number[] = [];
   const pair = {

@@ -125,11 +125,21 @@ const turnOf = (id: string, place: string, speed: number | null, change: string)
   enabled: speed !== null,
 });
 
+/** What is tried under the valves, as it is asked for. */
+export const pistonQuery = ({ change, ...of }: { phase: number; deeper: number; change: string }) => ({
+  ...of,
+  ...(change === '' ? {} : { change }),
+});
+
 /** The valves of a cylinder over its piston. */
-export const usePiston = (id: string, place: string, phase: number, deeper: number): UseQueryResult<Schemas['PistonView']> =>
+export const usePiston = (
+  id: string,
+  place: string,
+  tried: { phase: number; deeper: number; change: string },
+): UseQueryResult<Schemas['PistonView']> =>
   useQuery({
-    ...ofCase(id, ['piston', place, phase, deeper], () =>
-      answer(api.GET('/api/cases/{id}/motion/{place}/piston', { params: { path: { id, place }, query: { phase, deeper } } })),
+    ...ofCase(id, ['piston', place, tried], () =>
+      answer(api.GET('/api/cases/{id}/motion/{place}/piston', { params: { path: { id, place }, query: pistonQuery(tried) } })),
     ),
     placeholderData: (previous) => (previous?.valves[0]?.place === place ? previous : undefined),
   });
