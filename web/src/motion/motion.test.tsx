@@ -249,11 +249,13 @@ test('the log is laid over the speeds, and its highest becomes evidence', async 
   expect(unseated).toHaveTextContent('−4');
   expect(screen.getByText(words.motion.moreDemands(3))).toBeVisible();
   await user.click(within(unseated).getByRole('button', { name: words.motion.citeThis }));
-  expect(sent.at(-1)).toMatchObject({
-    kind: 'claim',
-    slot: { place: 'kind-E', part: 'port', item: 'claimed.port_pressure' },
-    data: { text: '2.4 bar', standing: 'known' },
-  });
+  await waitFor(() =>
+    expect(sent.at(-1)).toMatchObject({
+      kind: 'claim',
+      slot: { place: 'kind-E', part: 'port', item: 'claimed.port_pressure' },
+      data: { text: '2.4 bar', standing: 'known' },
+    }),
+  );
   // With the cursor on the float, one key makes it what the engine saw.
   fireEvent.keyDown(course, { key: 'ArrowRight' });
   fireEvent.keyDown(course, { key: 'e' });
@@ -466,11 +468,13 @@ test('a table of lifts is pasted, checked line by line, and kept for all lobes o
   expect(screen.getByRole('button', { name: words.motion.table.least(12, 24) })).toBeDisabled();
   fireEvent.change(field, { target: { value: ['degree;lift', ...lines].join('\n') } });
   await user.click(screen.getByRole('button', { name: words.motion.table.keep(30) }));
-  expect(sent.at(-1)).toMatchObject({
-    kind: 'lift',
-    slot: { place: 'kind-E', part: 'lobe', item: 'lift' },
-    data: { wheel: 'cam', liftUnit: 'in' },
-  });
+  await waitFor(() =>
+    expect(sent.at(-1)).toMatchObject({
+      kind: 'lift',
+      slot: { place: 'kind-E', part: 'lobe', item: 'lift' },
+      data: { wheel: 'cam', liftUnit: 'in' },
+    }),
+  );
 });
 
 test('a measured lobe is drawn with its points, and its table can be taken back', async () => {
@@ -492,7 +496,7 @@ test('a measured lobe is drawn with its points, and its table can be taken back'
   expect(screen.getByText(/Lift against the card/)).toHaveTextContent('Worn.');
   expect(screen.getByRole('img', { name: words.motion.lobe('1E') }).querySelectorAll('circle')).toHaveLength(3);
   await user.click(screen.getByRole('button', { name: words.motion.table.takeBack }));
-  expect(sent.at(-1)).toMatchObject({ kind: 'withdrawal', slot: { place: 'kind-E', item: 'lift' } });
+  await waitFor(() => expect(sent.at(-1)).toMatchObject({ kind: 'withdrawal', slot: { place: 'kind-E', item: 'lift' } }));
 });
 
 test('a lobe of the library is tried whole, or taken over as the card of its kind', async () => {
