@@ -17,6 +17,9 @@ final readonly class LobeCurve
         [0.0, 0.0, 0.0, 10.0, -15.0, 6.0], [0.0, 0.0, 0.0, -4.0, 7.0, -3.0], [0.0, 0.0, 0.0, 0.5, -1.0, 0.5],
     ];
 
+    /** It is asked for with every turn of a train. */
+    private float $peak;
+
     /**
      * @param int $first cam degree of the first node, where the lobe begins
      * @param non-empty-list<float> $lift
@@ -31,6 +34,14 @@ final readonly class LobeCurve
         public array $bend,
         private int $about,
     ) {
+        $at = $this->peakNode();
+        $peak = $lift[$at];
+        foreach ([$at - 1, $at] as $cell) {
+            for ($i = 1; $i < 20 && isset($lift[$cell], $lift[$cell + 1]); ++$i) {
+                $peak = max($peak, $this->inCell($cell, $i / 20)[0]);
+            }
+        }
+        $this->peak = $peak;
     }
 
     /**
@@ -55,18 +66,10 @@ final readonly class LobeCurve
         return $this->first + count($this->lift) - 1;
     }
 
-    /** The nose: its lift in metres, and where it stands in cam degrees. */
+    /** Lift at the nose, in metres. */
     public function peak(): float
     {
-        $at = $this->peakNode();
-        $best = $this->lift[$at];
-        foreach ([$at - 1, $at] as $cell) {
-            for ($i = 1; $i < 20 && isset($this->lift[$cell], $this->lift[$cell + 1]); ++$i) {
-                $best = max($best, $this->inCell($cell, $i / 20)[0]);
-            }
-        }
-
-        return $best;
+        return $this->peak;
     }
 
     /** Cam degree of the node with the greatest lift. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Motion;
 
 use function abs;
+use function max;
 
 /** A valve train as one mass, its spring without a mass that swings. A leap is a transition matrix and the response to the lobe's cell. */
 final class OneMass extends ValveMotion
@@ -83,6 +84,53 @@ final class OneMass extends ValveMotion
         $this->force = $f0;
         $this->forceBefore = $before;
         $this->peak = $peak;
+
+        return $node;
+    }
+
+    protected function drift(int $node, int $mode): int
+    {
+        [$a, $b, $c, $d, $x, $v] = $this->modes[$mode] ??= $this->mode($mode);
+        [$lift, $slope, $bend, $last] = [$this->lift, $this->slope, $this->bend, $this->lastNode];
+        [$ratio, $lash, $stiffness, $over] = [$this->ratio, $this->lash, $this->stiffness, $this->dampingOverCell];
+        [$seat, $seatOver, $isFlying] = [$this->seatStiffness, $this->seatDampingOverCell, $mode === 0];
+        [$y, $w, $lost] = [$this->y, $this->w, 0];
+        $d0 = $ratio * $lift[$node] - $lash - $y;
+        $e0 = $ratio * $slope[$node] - $w;
+        while ($node < $last) {
+            $y1 = $a * $y + $b * $w + $x;
+            $w1 = $c * $y + $d * $w + $v;
+            $asked = $ratio * $lift[$node + 1] - $lash;
+            $d1 = $asked - $y1;
+            $e1 = $ratio * $slope[$node + 1] - $w1;
+            // It meets the lobe, or the seat, or leaves it: that is looked at more closely.
+            if (
+                ($d1 > 0.0 && $stiffness * $d1 + $over * $e1 > 0.0)
+                || ($isFlying ? $y1 < 0.0 || ($y1 + $y < self::CLEAR && $w < 0.0) : $seat * $y1 + $seatOver * $w1 >= 0.0)
+            ) {
+                break;
+            }
+            if ($asked > 0.0) {
+                $lost += $isFlying ? 1 : 0;
+                $this->partsOverNose = $this->partsOverNose || ($d1 < 0.0 && $bend[$node + 1] < 0.0);
+                if ($e0 < 0.0 && $e1 >= 0.0) {
+                    $this->gap = max($this->gap, -self::turningPoint($d0, $e0, $d1, $e1));
+                }
+            }
+            if ($w > 0.0 && $w1 <= 0.0) {
+                $this->noteTop(self::turningPoint($y, $w, $y1, $w1));
+            }
+            $y = $y1;
+            $w = $w1;
+            $d0 = $d1;
+            $e0 = $e1;
+            ++$node;
+        }
+        $this->y = $y;
+        $this->w = $w;
+        $this->lost += $lost;
+        $this->force = $stiffness * $d0 + $over * $e0;
+        $this->forceBefore = 0.0;
 
         return $node;
     }
@@ -168,16 +216,37 @@ final class OneMass extends ValveMotion
         $slopes = [$power[-1], $power[0], 2 * $power[1], 3 * $power[2], 4 * $power[3], 5 * $power[4]];
         $bends = [0.0, $power[-1], 2 * $power[0], 6 * $power[1], 12 * $power[2], 20 * $power[3]];
         $gx = $gv = [0.0, 0.0, 0.0, 0.0, 0.0, 0.0];
-        foreach ($isHeld ? LobeCurve::POWERS : [] as $i => $shape) {
-            foreach ($shape as $j => $factor) {
-                $gx[$i] += $factor * ($alpha * $power[$j] + ($j > 0 ? $beta * $slopes[$j] : 0.0));
-                $gv[$i] += $factor * ($alpha * $slopes[$j] + $beta * $bends[$j]);
+        if ($isHeld) {
+            $x = [$alpha * $power[0]];
+            $v = [$alpha * $slopes[0]];
+            for ($j = 1; $j < 6; ++$j) {
+                $x[] = $alpha * $power[$j] + $beta * $slopes[$j];
+                $v[] = $alpha * $slopes[$j] + $beta * $bends[$j];
             }
+            [$gx, $gv] = [self::byFigures($x), self::byFigures($v)];
         }
 
         return [
             1.0 - $kappa * $power[0], $power[-1], -$kappa * $power[-1], 1.0 - $gamma * $power[-1] - $kappa * $power[0],
             $constant * $power[0], $constant * $power[-1], ...$gx, ...$gv, $kappa, $gamma, $constant, $alpha, $beta,
+        ];
+    }
+
+    /**
+     * What answers to the powers of a lobe’s cell, by the six figures that these follow from: lift, slope and bend at either node.
+     *
+     * @param list<float> $by power
+     *
+     * @return array{float, float, float, float, float, float}
+     */
+    private static function byFigures(array $by): array
+    {
+        [$c0, $c1, $c2, $c3, $c4, $c5] = $by;
+        $rise = 10 * $c3 - 15 * $c4 + 6 * $c5;
+
+        return [
+            $c0 - $rise, $c1 - 6 * $c3 + 8 * $c4 - 3 * $c5, 0.5 * $c2 - 1.5 * $c3 + 1.5 * $c4 - 0.5 * $c5,
+            $rise, -4 * $c3 + 7 * $c4 - 3 * $c5, 0.5 * $c3 - $c4 + 0.5 * $c5,
         ];
     }
 

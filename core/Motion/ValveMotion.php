@@ -28,7 +28,7 @@ abstract class ValveMotion
     private const PIECE_BEFORE = -2;
     /** Most terms of a power series, and where it ends: the cells are cut so fine that it comes to that. */
     protected const TERMS = 40;
-    protected const NOTHING = 1e-15;
+    protected const NOTHING = 1e-13;
     /** Natural angle over a cell up to which that holds. */
     private const WIDEST = 3.0;
     /** Farther than this off the seat the valve does not graze it between two nodes: a blow takes many cells. Metres. */
@@ -86,14 +86,15 @@ abstract class ValveMotion
     private readonly float $noForce;
 
     private float $highest = 0.0;
-    private float $gap = 0.0;
-    private float $lost = 0.0;
+    /** Greatest gap at the lobe, and cells without contact while it asks for lift. */
+    protected float $gap = 0.0;
+    protected float $lost = 0.0;
     private float $landing = 0.0;
     private float $rise = 0.0;
     private float $bounce = 0.0;
     private int $bounces = 0;
     private bool $hasLanded = false;
-    private bool $partsOverNose = false;
+    protected bool $partsOverNose = false;
     /** @var list<array{float, float, float, bool}> */
     private array $trace = [];
 
@@ -110,7 +111,7 @@ abstract class ValveMotion
         $this->hasPieces = count($train->spring->pieces) > 1;
         $this->changes = $this->hasPieces
             ? [self::AT_LOBE, self::AT_SEAT, self::NEXT_PIECE, self::PIECE_BEFORE] : [self::AT_LOBE, self::AT_SEAT];
-        $this->noForce = 1e-9 * $train->spring->seatLoad();
+        $this->noForce = 1e-7 * $train->spring->seatLoad();
         $whole = 1 / (3 * $speed); // the cam turns by three degrees a second for each turn of the crank a minute
         $widest = $whole * sqrt(($rate + $train->stiffness + $train->seatStiffness) / $this->lightest());
         $this->parts = max(1, (int) ceil($widest / self::WIDEST));
@@ -166,6 +167,12 @@ abstract class ValveMotion
             $this->land();
         }
 
+        return $node;
+    }
+
+    /** As many leaps as there are off the lobe while no contact changes; the node that it came to. */
+    protected function drift(int $node, int $mode): int
+    {
         return $node;
     }
 
@@ -259,6 +266,11 @@ abstract class ValveMotion
                 $d0 = $ratio * $this->lift[$i] - $lash - $this->y;
                 $e0 = $ratio * $this->slope[$i] - $this->w;
             }
+            if (($mode & self::AT_LOBE) === 0 && !$isTraced && !$this->hasPieces && $i < $last) {
+                $i = $this->drift($i, $mode);
+                $d0 = $ratio * $this->lift[$i] - $lash - $this->y;
+                $e0 = $ratio * $this->slope[$i] - $this->w;
+            }
             if ($i >= $last) {
                 if ($mode === self::AT_SEAT && $this->staysSeated($round - $i)) {
                     if ($isTraced) {
@@ -293,7 +305,7 @@ abstract class ValveMotion
                         --$watched;
                         $this->peak = max($this->peak, $f1);
                         if (max($f0, $f1) > self::NEAR_PEAK * $this->peak) {
-                            $this->watch($y, $w, $i, $mode);
+                            $this->watch($y, $w, $i, $mode, $f0, $f1);
                         }
                     }
                     $this->forceBefore = $f0;
@@ -373,7 +385,7 @@ abstract class ValveMotion
         $this->peak = max($this->peak, $f1);
     }
 
-    private function noteTop(float $top): void
+    final protected function noteTop(float $top): void
     {
         $this->highest = max($this->highest, $top);
         $this->rise = max($this->rise, $top);
@@ -385,7 +397,7 @@ abstract class ValveMotion
     }
 
     /** The extreme of a cubic between two nodes with slopes of opposite sign. */
-    private static function turningPoint(float $y0, float $w0, float $y1, float $w1): float
+    final protected static function turningPoint(float $y0, float $w0, float $y1, float $w1): float
     {
         $c2 = 3 * ($y1 - $y0) - 2 * $w0 - $w1;
         $c3 = 2 * ($y0 - $y1) + $w0 + $w1;
@@ -465,15 +477,20 @@ abstract class ValveMotion
             $s = $s * $at + $powers[$n];
         }
 
-        return $this->stiffness * ($this->ratio * $s - $this->lash - $y)
-            + $this->dampingOverCell * ($this->ratio * $p - $w);
+        return $this->forceOf($s, $p, $y, $w);
+    }
+
+    /** Force between lobe and valve, by the lift and slope of either. */
+    private function forceOf(float $s, float $p, float $y, float $w): float
+    {
+        return $this->stiffness * ($this->ratio * $s - $this->lash - $y) + $this->dampingOverCell * ($this->ratio * $p - $w);
     }
 
     /** Greatest force between two nodes. */
-    private function watch(float $y, float $w, int $cell, int $mode): void
+    private function watch(float $y, float $w, int $cell, int $mode, float $f0, float $f1): void
     {
         $powers = $this->powers($cell);
-        $this->noteForces($this->series($y, $w, $mode, $powers), $powers, 1.0);
+        $this->noteForces($this->series($y, $w, $mode, $powers), $powers, 1.0, $f0, $f1);
     }
 
     /**
@@ -481,11 +498,11 @@ abstract class ValveMotion
      *
      * @param non-empty-list<float> $series
      * @param array{float, float, float, float, float, float} $powers
+     * @param float $first force at its beginning
+     * @param float $last force at its end
      */
-    private function noteForces(array $series, array $powers, float $end): void
+    private function noteForces(array $series, array $powers, float $end, float $first, float $last): void
     {
-        $first = $this->forceAt($series, $powers, 0.0);
-        $last = $this->forceAt($series, $powers, $end);
         $this->peak = max($this->peak, $last);
         if (max($first, $last) > self::NEAR_PEAK * $this->peak) {
             $middle = array_map(fn (float $part): float => $this->forceAt($series, $powers, $part * $end), [0.25, 0.5, 0.75]);
@@ -512,7 +529,7 @@ abstract class ValveMotion
             $found = $this->firstChange($series, $powers, $mode, $width, $change > 0);
             $end = $found === null ? $width : $found[0];
             [$y, $w] = self::state($series, $end);
-            $this->follow($series, $powers, $mode, $end, $asksLift);
+            $this->follow($series, $powers, $mode, $end, $asksLift, [$y, $w]);
             $this->arrive($end);
             $this->y = $y;
             $this->w = $w;
@@ -538,17 +555,21 @@ abstract class ValveMotion
      *
      * @param non-empty-list<float> $series
      * @param array{float, float, float, float, float, float} $powers
+     * @param array{float, float} $to lift and slope at its end
      */
-    private function follow(array $series, array $powers, int $mode, float $end, bool $asksLift): void
+    private function follow(array $series, array $powers, int $mode, float $end, bool $asksLift, array $to): void
     {
         [$y0, $w0] = [$series[0], $series[1] * $end];
-        [$y1, $w1] = self::state($series, $end);
-        $w1 *= $end;
+        [$y1, $slope] = $to;
+        $w1 = $slope * $end;
         if ($w0 > 0.0 && $w1 <= 0.0) {
             $this->noteTop(self::turningPoint($y0, $w0, $y1, $w1));
         }
         if (($mode & 1) === 1) {
-            $this->noteForces($series, $powers, $end);
+            [$s1, $p1] = self::state($powers, $end);
+            $this->noteForces(
+                $series, $powers, $end, $this->forceOf($powers[0], $powers[1], $y0, $series[1]), $this->forceOf($s1, $p1, $y1, $slope),
+            );
         } elseif ($asksLift) {
             $this->lost += ($mode & 2) === 0 ? $end : 0.0;
             [$s1, $p1] = self::state($powers, $end);
@@ -622,7 +643,8 @@ abstract class ValveMotion
      */
     private function root(array $series, array $powers, int $mode, int $which, float $from, float $to, float $last): float
     {
-        $first = $this->signal($powers, $mode, $which, $from, ...self::state($series, $from));
+        [$y, $w] = $from === 0.0 ? [$series[0], $series[1] ?? 0.0] : self::state($series, $from);
+        $first = $this->signal($powers, $mode, $which, $from, $y, $w);
         if ($first <= 0.0) {
             return $from; // it changed at the beginning of the stretch
         }

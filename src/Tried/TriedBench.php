@@ -10,17 +10,17 @@ use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Sheet\Change;
 
-/** The bench of a case with what is tried in it; the springs of the library lie beside it. Nothing of it is recorded. */
+/** The bench of a case with what is tried in it; the parts of the library lie beside it. Nothing of it is recorded. */
 final readonly class TriedBench
 {
-    public function __construct(private ShelvedParts $springs)
+    public function __construct(private ShelvedParts $shelved)
     {
     }
 
     public function of(Assessment $assessment, Node $change): Bench
     {
         $sheets = $assessment->bench->sheets;
-        $beside = Bench::of($this->springs->beside($assessment->case, $sheets), $sheets, $assessment->knowledge);
+        $beside = Bench::of($this->shelved->beside($assessment->case, $sheets), $sheets, $assessment->knowledge);
 
         return $beside->with(Change::fromNode($change, $assessment->case->engine, $sheets));
     }
