@@ -18,7 +18,7 @@ use MuteTapper\Core\Quantity\UnitSystem;
 use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Sheet\Sheets;
 
-/** The springs of the library, laid beside an engine by their makers' figures, so that they can be tried in it. */
+/** The springs and lobes of the library, laid beside an engine by their makers’ figures, so that they can be tried in it. */
 final readonly class ShelvedParts
 {
     private const PLACE = 'shelf-';
