@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Motion;
 
-use function abs;
 use function max;
 
 /** A valve train as one mass, its spring without a mass that swings. A leap is a transition matrix and the response to the lobe's cell. */
@@ -148,15 +147,21 @@ final class OneMass extends ValveMotion
             ];
         }
         $series = [$y, $w];
-        [$before, $now] = [$y, $w];
-        for ($n = 0; $n < self::TERMS; ++$n) {
-            $next = (($n < 6 ? $forcing[$n] : 0.0) - $gamma * ($n + 1) * $now - $kappa * $before) / (($n + 1) * ($n + 2));
+        [$before, $now, $n] = [$y, $w, 1.0];
+        foreach ($forcing as $force) {
+            $next = ($force - $gamma * $n * $now - $kappa * $before) / ($n * ($n + 1.0));
             $series[] = $next;
-            if ($n > 5 && abs($next) + abs($now) < self::NOTHING) {
-                break;
-            }
             $before = $now;
             $now = $next;
+            $n += 1.0;
+        }
+        $nothing = self::NOTHING;
+        while ($n < self::TERMS && ($now > $nothing || $now < -$nothing || $before > $nothing || $before < -$nothing)) {
+            $next = -($gamma * $n * $now + $kappa * $before) / ($n * ($n + 1.0));
+            $series[] = $next;
+            $before = $now;
+            $now = $next;
+            $n += 1.0;
         }
 
         return $series;
@@ -253,15 +258,15 @@ final class OneMass extends ValveMotion
     /** Where a cell ends that began at rest and is pressed by a forcing that grows with this power. */
     private static function response(int $power, float $kappa, float $gamma): float
     {
-        [$before, $now] = [0.0, 1.0 / (($power + 1) * ($power + 2))];
+        [$before, $now, $n] = [0.0, 1.0 / (($power + 1) * ($power + 2)), $power + 2.0];
         $end = $now;
-        for ($n = $power + 1; $n < self::TERMS; ++$n) {
-            $next = (-$gamma * ($n + 1) * $now - $kappa * $before) / (($n + 1) * ($n + 2));
+        $nothing = self::NOTHING;
+        while ($n < self::TERMS && ($now > $nothing || $now < -$nothing || $before > $nothing || $before < -$nothing)) {
+            $next = -($gamma * $n * $now + $kappa * $before) / ($n * ($n + 1.0));
             $end += $next;
-            if (abs($next) + abs($now) < self::NOTHING) {
-                break;
-            }
-            [$before, $now] = [$now, $next];
+            $before = $now;
+            $now = $next;
+            $n += 1.0;
         }
 
         return $end;

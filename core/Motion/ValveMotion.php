@@ -453,7 +453,8 @@ abstract class ValveMotion
     protected static function state(array $series, float $at): array
     {
         $y = $w = 0.0;
-        for ($n = count($series) - 1; $n >= 0; --$n) {
+        $n = count($series);
+        while (--$n >= 0) {
             $w = $w * $at + $y;
             $y = $y * $at + $series[$n];
         }
@@ -467,17 +468,13 @@ abstract class ValveMotion
      */
     private function forceAt(array $series, array $powers, float $at): float
     {
-        $y = $w = $s = $p = 0.0;
-        for ($n = count($series) - 1; $n >= 0; --$n) {
-            $w = $w * $at + $y;
-            $y = $y * $at + $series[$n];
-        }
-        for ($n = 5; $n >= 0; --$n) {
-            $p = $p * $at + $s;
-            $s = $s * $at + $powers[$n];
-        }
+        [$y, $w] = self::state($series, $at);
+        [, $c1, $c2, $c3, $c4, $c5] = $powers;
 
-        return $this->forceOf($s, $p, $y, $w);
+        return $this->forceOf(
+            $powers[0] + $at * ($c1 + $at * ($c2 + $at * ($c3 + $at * ($c4 + $at * $c5)))),
+            $c1 + $at * (2.0 * $c2 + $at * (3.0 * $c3 + $at * (4.0 * $c4 + $at * 5.0 * $c5))), $y, $w,
+        );
     }
 
     /** Force between lobe and valve, by the lift and slope of either. */
@@ -678,11 +675,9 @@ abstract class ValveMotion
     private function signal(array $powers, int $mode, int $which, float $at, float $y, float $w): float
     {
         if ($which === self::AT_LOBE) {
-            $s = $p = 0.0;
-            for ($n = 5; $n >= 0; --$n) {
-                $p = $p * $at + $s;
-                $s = $s * $at + $powers[$n];
-            }
+            [, $c1, $c2, $c3, $c4, $c5] = $powers;
+            $s = $powers[0] + $at * ($c1 + $at * ($c2 + $at * ($c3 + $at * ($c4 + $at * $c5))));
+            $p = $c1 + $at * (2.0 * $c2 + $at * (3.0 * $c3 + $at * (4.0 * $c4 + $at * 5.0 * $c5)));
             $d = $this->stiffness * ($this->ratio * $s - $this->lash - $y);
             $f = $d + $this->dampingOverCell * ($this->ratio * $p - $w);
 
