@@ -54,6 +54,7 @@ const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.s
 export function useDocument<T extends object>({ key, stands, version, isReadable, put, refetch }: Source<T>): WrittenDocument<T> {
   const [own, setOwn] = useState<Kept<T> | null>(() => read(key, isReadable));
   const latest = useRef(own);
+  const onItsWay = useRef<Promise<number | null>>(Promise.resolve(null));
   const keep = (kept: Kept<T> | null): void => {
     latest.current = kept;
     setOwn(kept);
@@ -87,7 +88,12 @@ export function useDocument<T extends object>({ key, stands, version, isReadable
       const wanted = given ?? begun?.draft ?? stands;
       // Where theirs is shown, saving again goes over what was seen.
       const seen = begun === null || isOvertaken || isSame(begun.base, stands) ? version : begun.version;
-      return saving.mutateAsync({ wanted, seen }).catch(() => null);
+      // One that is still on its way is waited for: it raises the version under this one, and is no other hand.
+      const sent = onItsWay.current.then((before) =>
+        saving.mutateAsync({ wanted, seen: before !== null && before > seen ? before : seen }).catch(() => null),
+      );
+      onItsWay.current = sent;
+      return sent;
     },
     takeTheirs: () => {
       keep(null);

@@ -122,6 +122,32 @@ test('what is typed while it is being saved stays', async () => {
   await waitFor(() => expect(puts).toEqual(['cold', 'cold and hot']));
 });
 
+test('what is marked while an answer is on its way waits for it, and is no other hand', async () => {
+  const view = twin({ descriptionVersion: 4, entries: [] });
+  let done: () => void = () => undefined;
+  const puts: string[] = [];
+  vi.spyOn(api, 'PUT').mockImplementation(((
+    _path: string,
+    { params, body }: { params: { header: Record<string, string> }; body: { story: Record<string, unknown> } },
+  ) => {
+    puts.push(params.header['If-Match'] ?? '');
+    const fresh = { ...view, descriptionVersion: 4 + puts.length, story: { answers: body.story, failed: body.story['failed'] } };
+    return new Promise((answered) => {
+      done = () => answered({ data: fresh, response: new Response(null, { status: 200 }) });
+    });
+  }) as never);
+  const { user } = openCase(<Story />, { view, get: { '/api/catalogue': asked } });
+  await user.type(await screen.findByLabelText('When'), 'cold{Tab}');
+  await waitFor(() => expect(puts).toEqual(['"4"']));
+  await user.click(screen.getByRole('button', { name: /1E/ }));
+  expect(puts).toEqual(['"4"']);
+  done();
+  await waitFor(() => expect(puts).toEqual(['"4"', '"5"']));
+  done();
+  await waitFor(() => expect(screen.getByRole('button', { name: new RegExp(words.story.save) })).toBeEnabled());
+  expect(screen.queryByRole('alert')).toBeNull();
+});
+
 test('a station is reported failed at once from the plan', async () => {
   const view = twin();
   const put = putting(view);
