@@ -5,15 +5,13 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Motion;
 
 use MuteTapper\Core\Calculation\Contradiction;
-use MuteTapper\Core\Calculation\Declared;
 use MuteTapper\Core\Calculation\Input;
 use MuteTapper\Core\Calculation\LongCalculation;
 use MuteTapper\Core\Calculation\Solution;
+use MuteTapper\Core\Calculation\Solved;
 use MuteTapper\Core\Calculation\Source;
-use MuteTapper\Core\Calculation\Values;
 use MuteTapper\Core\Engine\ValveKind;
 use MuteTapper\Core\Quantity\Dimension;
-use MuteTapper\Core\Quantity\Uncertain;
 
 /**
  * How near a valve comes to its piston with the cam as it was found. Where nothing was laid between them its level is as good as what
@@ -21,7 +19,7 @@ use MuteTapper\Core\Quantity\Uncertain;
  */
 final readonly class ClearanceAtPhase implements LongCalculation
 {
-    use Declared;
+    use Solved;
 
     private const INPUTS = [
         'stroke' => ['stroke', Dimension::Length], 'rod_length' => ['length of the rod', Dimension::Length],
@@ -60,11 +58,6 @@ final readonly class ClearanceAtPhase implements LongCalculation
     public function inputs(): array
     {
         return $this->inputs === [] ? throw new \LogicException('A clearance of nothing.') : $this->inputs;
-    }
-
-    public function compute(Values $values): Uncertain
-    {
-        return $this->solve($values->figures())->with($values, $this->dimension);
     }
 
     public function solve(array $figures): Solution

@@ -5,19 +5,17 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Motion;
 
 use MuteTapper\Core\Calculation\Contradiction;
-use MuteTapper\Core\Calculation\Declared;
 use MuteTapper\Core\Calculation\Input;
 use MuteTapper\Core\Calculation\LongCalculation;
 use MuteTapper\Core\Calculation\Solution;
+use MuteTapper\Core\Calculation\Solved;
 use MuteTapper\Core\Calculation\Source;
-use MuteTapper\Core\Calculation\Values;
 use MuteTapper\Core\Quantity\Dimension;
-use MuteTapper\Core\Quantity\Uncertain;
 
 /** A question to a moving valve train, answered once for its figures: with how it moves with each, and what the model leaves open. */
 final readonly class SpeedCalculation implements LongCalculation
 {
-    use Declared;
+    use Solved;
 
     /** What the shape of a measured lobe is still worth, as a share of a speed. [own] */
     private const TABLE = 0.01;
@@ -83,11 +81,6 @@ final readonly class SpeedCalculation implements LongCalculation
     public function inputs(): array
     {
         return $this->inputs === [] ? throw new \LogicException('A train of nothing.') : $this->inputs;
-    }
-
-    public function compute(Values $values): Uncertain
-    {
-        return $this->solve($values->figures())->with($values, $this->dimension);
     }
 
     public function solve(array $figures): Solution
