@@ -17,6 +17,9 @@ final readonly class LiftTable
     private const BASE = 12;
     /** Cam degrees either way over which the bend is told. [own] */
     private const BEND_ABOUT = 4;
+    /** Cam degrees of the ramp from which its rate is told, and the longest that one runs on beyond a table. [own] */
+    private const ON_RAMP = 8.0;
+    private const LONGEST_RAMP = 45.0;
     /** Wider gaps of the table leave the curve between them open, in cam degrees. [own] */
     private const WIDEST_GAP = 6.0;
     /** Less noise than that is not believed, in metres. */
@@ -62,11 +65,16 @@ final readonly class LiftTable
         }
         self::check($degrees, $lifts);
         $nose = self::nose($degrees, $lifts);
-        $first = (int) round($degrees[0] - $nose) - self::BASE;
-        $last = (int) round($degrees[count($degrees) - 1] - $nose) + self::BASE;
+        $noise = max(self::LEAST_NOISE, $noise ?? self::noise($lifts));
+        [$before, $after] = [
+            self::runOut($degrees, $lifts, $noise),
+            self::runOut(array_map(static fn (float $degree): float => -$degree, array_reverse($degrees)), array_reverse($lifts), $noise),
+        ];
+        $first = (int) round($degrees[0] - $nose) - $before - self::BASE;
+        $last = (int) round($degrees[count($degrees) - 1] - $nose) + $after + self::BASE;
         $y = $weights = [];
         for ($degree = $first; $degree <= $last; ++$degree) {
-            $isBase = $degree + $nose < $degrees[0] - 0.5 || $degree + $nose > $degrees[count($degrees) - 1] + 0.5;
+            $isBase = $degree + $nose < $degrees[0] - 0.5 - $before || $degree + $nose > $degrees[count($degrees) - 1] + 0.5 + $after;
             $y[] = 0.0;
             $weights[] = $isBase ? 1.0 : 0.0;
         }
@@ -76,7 +84,7 @@ final readonly class LiftTable
             $y[$node] = $lifts[$i] + self::slope($degrees, $lifts, $i) * (round($degree - $nose) - ($degree - $nose));
             $weights[$node] = 1.0;
         }
-        $z = Whittaker::toNoise(array_values($y), array_values($weights), max(self::LEAST_NOISE, $noise ?? self::noise($lifts)));
+        $z = Whittaker::toNoise(array_values($y), array_values($weights), $noise);
 
         return self::differentiated($first, $z);
     }
@@ -129,6 +137,24 @@ final readonly class LiftTable
         if (max($lifts[0], $lifts[$count - 1]) > self::ENDS_BELOW * $peak) {
             throw Contradiction::because('The table begins or ends above the ramp: it must reach the base circle on both sides.');
         }
+    }
+
+    /**
+     * Cam degrees from the beginning of a table to the base circle: a table that begins on the ramp leaves them out, and a base circle
+     * laid right beside it would be a step that no lobe has.
+     *
+     * @param non-empty-list<float> $degrees
+     * @param non-empty-list<float> $lifts
+     */
+    private static function runOut(array $degrees, array $lifts, float $noise): int
+    {
+        $in = 0;
+        while (isset($degrees[$in + 1]) && $degrees[$in] - $degrees[0] < self::ON_RAMP) {
+            ++$in;
+        }
+        $rate = ($lifts[$in] - $lifts[0]) / ($degrees[$in] - $degrees[0]);
+
+        return $lifts[0] < 3 * $noise || $rate <= 0.0 ? 0 : (int) min(self::LONGEST_RAMP, ceil($lifts[0] / $rate) + 2);
     }
 
     /**

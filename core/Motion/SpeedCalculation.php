@@ -17,8 +17,8 @@ final readonly class SpeedCalculation implements LongCalculation
 {
     use Solved;
 
-    /** What the shape of a measured lobe is still worth, as a share of a speed. [own] */
-    private const TABLE = 0.01;
+    /** What smoothing leaves open of a measured lobe, as a share of a speed: some per cent with an indicator’s noise. [own] */
+    private const TABLE = 0.03;
 
     /**
      * @param \Closure(ValveTrain, float|null, bool, array<string, float>): ?float $ask of a train, with the answer that is near, whether

@@ -99,6 +99,19 @@ final class MeasuredLiftTest extends TestCase
         self::assertNull($from('shelf-lobes-late'));
     }
 
+    /** A table that begins and ends on the ramp leaves no step there: its bend is greatest where the card’s is, on the flanks. */
+    public function testATableThatEndsOnTheRampRunsOutToTheBaseCircle(): void
+    {
+        $points = array_values(array_filter(self::points(), static fn (array $point): bool => abs($point[0]) <= 88));
+        self::assertGreaterThan(0.005, $points[0][1], 'it begins on the ramp');
+        $lobe = LiftTable::of(MeasuredLift::fromNode(Node::root(['points' => $points, 'wheel' => 'cam'] + self::of())));
+        $card = self::card()->curve();
+        self::assertLessThan(1.4 * max($card->bend), max($lobe->bend));
+        foreach ([-100.0, -88.0, 88.0, 100.0] as $degree) {
+            self::assertEqualsWithDelta($card->of($degree)[0], $lobe->of($degree)[0], 4e-5, sprintf('at %d°', $degree));
+        }
+    }
+
     /** The bound of a stiff train is that of the card, though the bend of a measured lobe is noisy in every single degree. */
     public function testNoiseInSingleDegreesDoesNotMoveTheBound(): void
     {
