@@ -11,7 +11,7 @@ use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Cause\LedgerMaker;
 use MuteTapper\Core\Cause\Model;
-use MuteTapper\Core\Cause\Ranker;
+use MuteTapper\Core\Cause\Ranking;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Knowledge\Knowledge;
 
@@ -24,7 +24,7 @@ $jit = is_array($status) && is_array($status['jit'] ?? null) && ($status['jit'][
 printf("PHP %s, JIT %s, pcov %s\n", PHP_VERSION, $jit ? 'on' : 'off', ini_get('pcov.enabled') === '1' ? 'on' : 'off');
 $knowledge = FullCase::knowledge();
 // A case file keeps what it parsed: each round takes a new one, as each request does.
-$fresh = static fn (CaseFile $case): CaseFile => new CaseFile($case->engine, $case->settings, $case->log);
+$fresh = static fn (CaseFile $case): CaseFile => $case->with($case->log);
 $assess = static function (CaseFile $case, Knowledge $knowledge) use ($fresh): int {
     $assessment = Assessment::of($fresh($case), $knowledge);
 
@@ -38,6 +38,7 @@ $assessedFull = Assessment::of($full, $knowledge);
 $assessedTypical = Assessment::of(FullCase::typical(), $knowledge);
 // Built anew each time: a model keeps what it computed.
 $model = static fn (Assessment $assessment): Model => new Model($knowledge->network, $assessment->case->engine, $assessment->items());
+$ranked = new Ranking($model($assessedFull));
 [$few, $many] = [FullCase::of(0, 20), FullCase::of(0, 40)];
 $drifts = static fn (CaseFile $case): int => count(
     ($bench = Assessment::of($fresh($case), $knowledge)->bench)->marginsOf('pull_drift'),
@@ -51,9 +52,11 @@ printf(
 $times = Harness::time([
     'assessment of a full 32-station case' => static fn (): int => $assess($full, $knowledge),
     'the same with twice the photographs and notes' => static fn (): int => $assess($doubled, $knowledge),
-    'cause ranking, typical' => static fn () => (new Ranker($model($assessedTypical)))->rank(),
-    'cause ranking, every sign looked at on 32 stations' => static fn () => (new Ranker($model($assessedFull)))->rank(),
-    'ledger of one cause, every sign looked at' => static fn () => (new LedgerMaker($model($assessedFull)))->of('over_speed'),
+    'cause ranking, typical' => static fn () => new Ranking($model($assessedTypical)),
+    'cause ranking, every sign looked at on 32 stations' => static fn () => new Ranking($model($assessedFull)),
+    'ledger of one cause, every sign looked at' => static fn () => (new LedgerMaker($ranked->model, $ranked->weighed))->of(
+        $ranked->weighed->best['over_speed'],
+    ),
     'drifts over 20 dates' => static fn (): int => $drifts($few),
     'drifts over 40 dates' => static fn (): int => $drifts($many),
 ], 15);

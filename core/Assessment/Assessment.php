@@ -12,7 +12,7 @@ use MuteTapper\Core\Cause\Item;
 use MuteTapper\Core\Cause\Ledger;
 use MuteTapper\Core\Cause\LedgerMaker;
 use MuteTapper\Core\Cause\Model;
-use MuteTapper\Core\Cause\Ranker;
+use MuteTapper\Core\Cause\PlacedCause;
 use MuteTapper\Core\Cause\Ranking;
 use MuteTapper\Core\Knowledge\Knowledge;
 use MuteTapper\Core\Sheet\Bench;
@@ -25,6 +25,7 @@ final class Assessment
     /** @var array<string, Item>|null */
     private ?array $items = null;
     private ?Model $model = null;
+    private ?Ranking $ranking = null;
 
     private function __construct(public readonly CaseFile $case, public readonly Knowledge $knowledge, public readonly Bench $bench)
     {
@@ -44,17 +45,25 @@ final class Assessment
 
     public function model(): Model
     {
-        return $this->model ??= new Model($this->knowledge->network, $this->case->engine, $this->items());
+        return $this->model ??= new Model($this->knowledge->network, $this->case->engine, $this->items(), $this->case->failed);
     }
 
     public function ranking(): Ranking
     {
-        return (new Ranker($this->model()))->rank();
+        return $this->ranking ??= new Ranking($this->model());
     }
 
-    /** @throws \OutOfBoundsException when the build rules the cause out */
-    public function ledger(string $cause): Ledger
+    /**
+     * @param string|null $against the cause it is held against; nothing wrong, where null
+     *
+     * @throws \OutOfBoundsException when the build rules a cause out
+     */
+    public function ledger(string $cause, ?string $against = null): Ledger
     {
-        return (new LedgerMaker($this->model()))->of($cause);
+        $best = $this->ranking()->weighed->best;
+        $of = static fn (string $code): PlacedCause => $best[$code]
+            ?? throw new \OutOfBoundsException('Not a cause of this engine: '.$code);
+
+        return (new LedgerMaker($this->model(), $this->ranking()->weighed))->of($of($cause), $against === null ? null : $of($against));
     }
 }

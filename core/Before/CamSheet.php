@@ -54,8 +54,12 @@ final class CamSheet
                 Value::named('cam_phase', 'cam phase against the card', Dimension::CrankAngle, Site::Engine, Axis::Cam)
                     ->by(Way::derived($phase, ['found' => From::value('cam_phase_found'), 'card' => From::value('cam_phase_card')])),
                 self::early(),
+                self::towardPiston(),
             ],
-            judged: [Judged::of('cam_phase', 'off the card')],
+            judged: [
+                Judged::of('cam_phase', 'off the card'),
+                Judged::of('cam_phase_toward_piston', 'toward the piston')->restsOn('phase')->apart(),
+            ],
             site: Site::Engine,
             rows: Axis::Cam,
         );
@@ -64,21 +68,58 @@ final class CamSheet
     /** Of the cam that moves a valve, whatever its centres are counted from. */
     private static function early(): Value
     {
-        $from = ['phase' => From::itsCam('cam_phase')];
-        $later = LinearForm::of(
-            'cam-early', 'Cam early, centres after top dead centre', Dimension::CrankAngle, '− (found − card)', Source::practice(),
-        )->minus('phase', 'cam phase against the card');
-        $earlier = LinearForm::of(
-            'exhaust-cam-early', 'Exhaust cam early, centres before top dead centre', Dimension::CrankAngle, 'found − card',
-            Source::practice(),
-        )->plus('phase', 'cam phase against the card');
-        $areTogether = static fn (Engine $engine): bool => !Cams::areApart($engine);
-
         return Value::named('cam_early', 'crank degrees that the cam of the valve is early', Dimension::CrankAngle)->by(
-            Way::derived($later, $from)->ofKind(ValveKind::Intake),
-            Way::derived($later, $from)->ofKind(ValveKind::Exhaust)->on($areTogether),
-            Way::derived($earlier, $from)->ofKind(ValveKind::Exhaust)->on(Cams::areApart(...)),
-            Way::usual(0, Unit::Degree, 'taken as on its marks: its phase was not found', self::ON_MARKS),
+            ...self::earlier(ValveKind::Intake, true), ...self::earlier(ValveKind::Exhaust, true),
+            ...[Way::usual(0, Unit::Degree, 'taken as on its marks: its phase was not found', self::ON_MARKS)],
         );
+    }
+
+    /** A late exhaust and an early intake come nearer to the piston; one cam that drives both gives one of each. */
+    private static function towardPiston(): Value
+    {
+        return Value::named(
+            'cam_phase_toward_piston', 'crank degrees that the cam is off toward the piston', Dimension::CrankAngle, Site::Cam,
+        )->by(...self::earlier(ValveKind::Intake, true), ...self::earlier(ValveKind::Exhaust, false));
+    }
+
+    /**
+     * How far the cam of a kind is early, or late: centres of exhaust cams of their own are counted before top dead centre.
+     *
+     * @return list<Way>
+     */
+    private static function earlier(ValveKind $kind, bool $early): array
+    {
+        $from = ['phase' => From::itsCam('cam_phase')];
+        $areTogether = static fn (Engine $engine): bool => !Cams::areApart($engine);
+        $afterTop = Way::derived(self::signed('', !$early), $from)->ofKind($kind);
+
+        return $kind === ValveKind::Intake
+            ? [$afterTop]
+            : [
+                $afterTop->on($areTogether),
+                Way::derived(self::signed('exhaust-', $early), $from)->ofKind($kind)->on(Cams::areApart(...)),
+            ];
+    }
+
+    private static function signed(string $of, bool $same): LinearForm
+    {
+        $form = match (true) {
+            $of === '' && !$same => LinearForm::of(
+                'cam-early', 'Cam early, centres after top dead centre', Dimension::CrankAngle, '− (found − card)', Source::practice(),
+            ),
+            $of === '' => LinearForm::of(
+                'cam-late', 'Cam late, centres after top dead centre', Dimension::CrankAngle, 'found − card', Source::practice(),
+            ),
+            $same => LinearForm::of(
+                'exhaust-cam-early', 'Exhaust cam early, centres before top dead centre', Dimension::CrankAngle, 'found − card',
+                Source::practice(),
+            ),
+            default => LinearForm::of(
+                'exhaust-cam-late', 'Exhaust cam late, centres before top dead centre', Dimension::CrankAngle, '− (found − card)',
+                Source::practice(),
+            ),
+        };
+
+        return $same ? $form->plus('phase', 'cam phase against the card') : $form->minus('phase', 'cam phase against the card');
     }
 }

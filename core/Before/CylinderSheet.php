@@ -36,7 +36,7 @@ final class CylinderSheet
             what: 'cylinders',
             columns: [
                 Column::of('compression', Part::Chamber, 0, 400, Unit::PoundPerSquareInch)
-                    ->by('compression_gauge')->usually(176, Unit::PoundPerSquareInch),
+                    ->by('compression_gauge')->claimable()->usually(176, Unit::PoundPerSquareInch),
                 Column::of('leak_down', Part::Chamber, 0, 100, Unit::Percent, 'leak-down')
                     ->at(Axis::Warmth)->by('leak_tester')->usually(8, Unit::Percent),
             ],

@@ -6,16 +6,22 @@ namespace MuteTapper\Core\Build;
 
 use MuteTapper\Core\Calculation\Basis;
 use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Calculation\LinearForm;
+use MuteTapper\Core\Calculation\Source;
 use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
+use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Sheet\Column;
+use MuteTapper\Core\Sheet\From;
+use MuteTapper\Core\Sheet\Judged;
 use MuteTapper\Core\Sheet\Sheet;
 use MuteTapper\Core\Sheet\Slider;
+use MuteTapper\Core\Sheet\Value;
 use MuteTapper\Core\Sheet\Way;
 
 /** Figures of the build that are stated rather than measured here: the oil's, the pistons', the gasket's. */
@@ -60,6 +66,24 @@ final class BuildSheet
                 Column::length('gasket_thickness', Part::Piston, 0.005, 0.2, 'head gasket, compressed')->usually(0.04),
                 Column::length('deck_clearance', Part::Piston, -0.1, 0.2, 'piston below the deck at top dead centre')->usually(0.01),
             ]),
+            values: [
+                Value::named('intended_speed', 'speed that it was built for', Dimension::RotationSpeed, Site::Engine)->by(Way::fact(
+                    static fn (Engine $engine): ?Given => $engine->intendedSpeed === null ? null : new Given(
+                        Uncertain::exact(Quantity::of($engine->intendedSpeed, Unit::RevolutionPerMinute)),
+                        'intended speed of the engine description', Basis::Claimed,
+                    ),
+                )),
+                Value::named('speed_over_intended', 'highest speed above the intended', Dimension::RotationSpeed, Site::Engine)->by(
+                    Way::derived(
+                        LinearForm::of(
+                            'speed-over-intended', 'Highest speed above the intended', Dimension::RotationSpeed, 'highest − intended',
+                            Source::practice(),
+                        )->plus('highest', 'highest speed it saw')->minus('intended', 'speed that it was built for'),
+                        ['highest' => From::value('highest_speed'), 'intended' => From::value('intended_speed')],
+                    ),
+                ),
+            ],
+            judged: [Judged::of('speed_over_intended', 'above the intended')->ofFact()],
             site: Site::Engine,
         );
     }

@@ -21,8 +21,13 @@ final class CaseFile
     /** @var list<Look>|null */
     private ?array $looks = null;
 
-    public function __construct(public readonly Engine $engine, public readonly Settings $settings, public readonly EntryLog $log)
-    {
+    /** @param list<string> $failed stations reported failed */
+    public function __construct(
+        public readonly Engine $engine,
+        public readonly Settings $settings,
+        public readonly EntryLog $log,
+        public readonly array $failed = [],
+    ) {
     }
 
     /**
@@ -34,7 +39,17 @@ final class CaseFile
     {
         $log = EntryLog::of(array_map(static fn (Node $entry): Entry => Entry::fromNode($entry), $document->get('entries')->items()));
 
-        return new self(Engine::fromNode($document->get('engine')), Settings::fromNode($document->maybe('settings')), $log);
+        $engine = Engine::fromNode($document->get('engine'));
+
+        return new self(
+            $engine, Settings::fromNode($document->maybe('settings')), $log, Story::fromNode($document->maybe('story'), $engine)->failed,
+        );
+    }
+
+    /** The same case with other entries. */
+    public function with(EntryLog $log): self
+    {
+        return new self($this->engine, $this->settings, $log, $this->failed);
     }
 
     /** @return list<Finding> */

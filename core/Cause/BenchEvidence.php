@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Cause;
 
 use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Knowledge\BenchState;
 use MuteTapper\Core\Knowledge\ValueState;
 use MuteTapper\Core\Quantity\Normal;
@@ -20,9 +21,9 @@ final readonly class BenchEvidence
 {
     /**
      * @param array<string, float> $sites probability of the state, only where it was measured
-     * @param bool $accusesOnly it may accuse and never acquits
+     * @param bool $isRelative every site is compared with others of its set
      */
-    private function __construct(public array $sites, public bool $accusesOnly)
+    private function __construct(public array $sites, public bool $isRelative)
     {
     }
 
@@ -34,18 +35,66 @@ final readonly class BenchEvidence
     public static function of(array $states, Bench $bench): self
     {
         $found = $answered = [];
-        $accusesOnly = $states !== [];
+        $isRelative = $states !== [];
         foreach ($states as $state) {
-            foreach (self::probabilities($state, $bench) as [$place, $index, $p]) {
+            foreach (self::standing($state, $bench) as [$place, $index, $p]) {
                 if (!isset($answered[$place.'/'.$index])) {
                     $answered[$place.'/'.$index] = true;
                     $found[$place] = max($found[$place] ?? 0.0, $p);
-                    $accusesOnly = $accusesOnly && ($bench->sheets->judged[$state->value]->accusesOnly ?? false);
+                    $isRelative = $isRelative && ($bench->sheets->judged[$state->value]->accusesOnly ?? false);
                 }
             }
         }
 
-        return new self($found, $accusesOnly);
+        return new self($found, $isRelative);
+    }
+
+    /**
+     * The state by itself, then with what must hold beside it: the least likely of them decides.
+     *
+     * @return list<array{string, string, float}> place, index, probability
+     */
+    private static function standing(BenchState $state, Bench $bench): array
+    {
+        $found = self::probabilities($state, $bench);
+        foreach ($state->and as $other) {
+            $there = self::greatest(self::standing($other, $bench));
+            $found = array_values(array_filter($found, static fn (array $one): bool => isset($there[$one[0]])));
+            $found = array_map(static fn (array $one): array => [$one[0], $one[1], min($one[2], $there[$one[0]])], $found);
+        }
+        if ($state->withNeighbour) {
+            $at = self::greatest($found);
+            $found = [];
+            foreach ($at as $place => $p) {
+                $beside = array_intersect_key($at, array_flip($bench->case->engine->besides($place)));
+                if ($beside !== []) {
+                    $found[] = [$place, '', min($p, max($beside))];
+                }
+            }
+        }
+        if ($state->atAll) {
+            $at = self::greatest($found);
+            $sites = $bench->case->engine->sites($bench->sheets->value($state->value)->site);
+
+            return $at !== [] && array_diff($sites, array_keys($at)) === [] ? [[Place::ENGINE, '', min($at)]] : [];
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param list<array{string, string, float}> $found
+     *
+     * @return array<string, float> by place, the likeliest of its indexes
+     */
+    private static function greatest(array $found): array
+    {
+        $at = [];
+        foreach ($found as [$place, , $p]) {
+            $at[$place] = max($at[$place] ?? 0.0, $p);
+        }
+
+        return $at;
     }
 
     /** @return list<array{string, string, float}> place, index, probability */
@@ -93,7 +142,10 @@ final readonly class BenchEvidence
             ValueState::Contact => self::contact($value, $limit->leastDemanding()->base),
             ValueState::Low => self::below($value, -$bound),
             ValueState::High => 1 - self::below($value, $bound),
-            ValueState::Off => self::below($value, -$bound) + 1 - self::below($value, $bound),
+            ValueState::Off => 1 - $limit->probabilityGood($value),
+            ValueState::Good => $limit->probabilityGood($value),
+            ValueState::Tight => self::below($value, $limit->bounds()->least->base ?? -\INF),
+            ValueState::Loose => 1 - self::below($value, $limit->bounds()->most->base ?? \INF),
             ValueState::Short => self::below($value, $bound),
             ValueState::Negative => self::below($value, 0.0),
         };

@@ -6,33 +6,38 @@ namespace MuteTapper\Core\Cause;
 
 /**
  * Sums a product of factors over all states of the events, exactly, by variable elimination. One plan serves all
- * hypotheses; a step's table is kept by the causes that can reach it, so a second cause recomputes only what it touches.
+ * explanations. What an explanation does to a factor has a number, nought where it does nothing; what a step yields is kept
+ * by the numbers that reach it, so that explanations which act alike share it.
  */
 final class Elimination
 {
-    /**
-     * @var list<array{factors: list<int>, steps: list<int>, maps: list<list<int>>, size: int, bit: int, causes: array<int, true>,
-     *     next: int|null}>
-     */
+    /** @var list<array{factors: list<int>, steps: list<int>, maps: list<list<int>>, size: int, bit: int, next: int|null}> */
     private array $steps = [];
+    /** @var array<int, int|null> the step in which each factor is multiplied; null where it is a constant */
+    private array $stepOf = [];
     /** @var list<int> factors without events */
     private array $constants = [];
-    /** @var array<int, array<int, list<float>>> */
+    /** @var array<int, array<string, int>> number of what reaches a step, by its parts */
+    private array $reaching = [];
+    /** @var array<int, array<int, list<float>>> what each step yields, by the number of what reaches it */
     private array $messages = [];
-    /** @var array<string, array<int, array<int, list<float>>>> messages by factor and transformation, step, causes */
-    private array $transformed = [];
-    /** @var array<int, array<int, list<float>>> tables as the factors give them */
+    /** @var array<int, array<int, list<float>>> tables of the factors, by effect */
     private array $tables = [];
-    /** @var array<int, array<int, list<float>>> the same raised to the power */
-    private array $powered = [];
-    /** @var array<int, int> the step in which each factor is multiplied */
-    private array $stepOf = [];
+    /** @var array<string, array<int, array<int, list<float>>>> messages with one factor transformed */
+    private array $transformed = [];
     private int $width = 0;
+    private float $power = 1.0;
+    /** How many messages were worked out, and how many likelihoods were asked for: what a ranking costs, whatever the machine. */
+    public int $worked = 0;
+    public int $asked = 0;
 
-    /** @param list<Factor> $factors */
-    public function __construct(private readonly array $factors, int $eventCount)
+    /**
+     * @param list<list<int>> $scopes events of each factor, ascending; bit i of a table's index is the state of the i-th
+     * @param \Closure(int, int, float): list<float> $table of a factor under an effect, with the evidence raised to a power
+     */
+    public function __construct(array $scopes, int $eventCount, private readonly \Closure $table)
     {
-        $this->plan($eventCount);
+        $this->plan($scopes, $eventCount);
     }
 
     /** Greatest number of events in one table, the eliminated one included. */
@@ -41,120 +46,117 @@ final class Elimination
         return $this->width;
     }
 
-    /** The likelihood with the given causes at work. */
-    public function likelihood(int $causes): float
+    /** @param array<int, int> $effects by factor, ascending; nought may be left out */
+    public function likelihood(array $effects): float
     {
-        $total = 1.0;
-        foreach ($this->constants as $factor) {
-            $total *= $this->poweredTable($factor, $causes)[0];
-        }
-        // As AtWork::among, written out: half of a ranking's time is spent here.
-        $first = $causes & AtWork::LOW;
-        $second = $causes >> AtWork::BITS;
-        foreach ($this->steps as $s => $plan) {
-            $among = $plan['causes'];
-            $hasSecond = $second !== 0 && isset($among[$second]);
-            $key = isset($among[$first]) ? ($hasSecond ? $causes : $first) : ($hasSecond ? $second : AtWork::NONE);
-            $message = $this->messages[$s][$key] ??= $this->message($s, $causes, null, null, []);
-            if ($plan['next'] === null) {
-                $total *= $message[0];
-            }
-        }
+        ++$this->asked;
 
-        return $total;
+        return $this->sum($effects, $this->messages, null, null);
     }
 
     /**
-     * The likelihood with one factor's table transformed. What a step yields is kept under the name of the transformation,
-     * which must therefore always mean the same.
+     * The sum with one factor's table transformed. What a step yields is kept under the name of the transformation, which
+     * must therefore always mean the same.
      *
+     * @param array<int, int> $effects
      * @param \Closure(list<float>): list<float> $transform
      */
-    public function likelihoodWith(int $causes, int $factor, string $name, \Closure $transform): float
+    public function likelihoodWith(array $effects, int $factor, string $name, \Closure $transform): float
     {
-        $total = 1.0;
-        foreach ($this->constants as $constant) {
-            $table = $this->poweredTable($constant, $causes);
-            $total *= ($constant === $factor ? $transform($this->table($factor, $causes)) : $table)[0];
-        }
-        $changed = [];
-        for ($step = $this->stepOf[$factor] ?? null; $step !== null; $step = $this->steps[$step]['next']) {
-            $changed[$step] = true;
-        }
-        $kept = &$this->transformed[$factor.' '.$name];
-        $kept ??= [];
-        foreach ($this->steps as $s => $plan) {
-            $key = AtWork::among($causes, $plan['causes']);
-            if (isset($changed[$s])) {
-                $message = $kept[$s][$key] ??= $this->message($s, $causes, $factor, $transform, $kept);
-            } else {
-                $message = $this->messages[$s][$key] ??= $this->message($s, $causes, null, null, []);
-            }
-            if ($plan['next'] === null) {
-                $total *= $message[0];
-            }
-        }
+        $this->transformed[$factor.' '.$name] ??= [];
 
-        return $total;
+        return $this->sum($effects, $this->transformed[$factor.' '.$name], $factor, $transform);
     }
 
-    /** @return list<float> */
-    public function table(int $factor, int $causes): array
-    {
-        $key = AtWork::among($causes, $this->factors[$factor]->causes);
-
-        return $this->tables[$factor][$key] ??= ($this->factors[$factor]->table)($key);
-    }
-
-    /** The same plan with every sign's table raised to a power: the path along which the ledger integrates. */
+    /** The same plan with the evidence raised to a power: the path along which the ledger integrates. */
     public function powered(float $power): self
     {
         $powered = clone $this;
-        $powered->messages = [];
-        $powered->transformed = [];
-        $powered->powered = [];
+        $powered->messages = $powered->tables = $powered->transformed = $powered->reaching = [];
         $powered->power = $power;
 
         return $powered;
     }
 
-    private float $power = 1.0;
-
     /** @return list<float> */
-    private function poweredTable(int $factor, int $causes): array
+    public function table(int $factor, int $effect): array
     {
-        if ($this->power === 1.0 || $this->factors[$factor]->sign === null) {
-            return $this->table($factor, $causes);
-        }
-        $key = AtWork::among($causes, $this->factors[$factor]->causes);
+        return $this->tables[$factor][$effect] ??= ($this->table)($factor, $effect, $this->power);
+    }
 
-        return $this->powered[$factor][$key] ??= array_map(fn (float $f): float => $f ** $this->power, $this->table($factor, $causes));
+    /**
+     * @param array<int, int> $effects
+     * @param array<int, array<int, list<float>>> $kept messages of steps that the transformation reaches
+     * @param (\Closure(list<float>): list<float>)|null $transform
+     */
+    private function sum(array $effects, array &$kept, ?int $changed, ?\Closure $transform): float
+    {
+        $total = 1.0;
+        foreach ($this->constants as $factor) {
+            $table = $this->table($factor, $effects[$factor] ?? 0);
+            $total *= ($factor === $changed && $transform !== null ? $transform($table) : $table)[0];
+        }
+        $touched = [];
+        foreach ($effects as $factor => $effect) {
+            $step = $this->stepOf[$factor];
+            if ($effect !== 0 && $step !== null) {
+                $touched[$step] = ($touched[$step] ?? '').$factor.':'.$effect.' ';
+            }
+        }
+        $own = [];
+        for ($step = $changed === null ? null : $this->stepOf[$changed]; $step !== null; $step = $this->steps[$step]['next']) {
+            $own[$step] = true;
+        }
+        $numbers = [];
+        foreach ($this->steps as $s => $plan) {
+            $number = 0;
+            if (isset($touched[$s])) {
+                $number = $this->reaching[$s][$touched[$s]] ??= count($this->reaching[$s] ?? []) + 1;
+                if ($plan['next'] !== null) {
+                    $touched[$plan['next']] = ($touched[$plan['next']] ?? '').'s'.$s.':'.$number.' ';
+                }
+            }
+            $numbers[$s] = $number;
+            if (isset($own[$s])) {
+                $message = $kept[$s][$number] ??= $this->message($s, $effects, $numbers, $changed, $transform, $kept);
+            } else {
+                $message = $this->messages[$s][$number] ??= $this->message($s, $effects, $numbers, null, null, []);
+            }
+            if ($plan['next'] === null) {
+                $total *= $message[0];
+            }
+        }
+
+        return $total;
     }
 
     /**
      * Product of a step's tables, summed over its event.
      *
+     * @param array<int, int> $effects
+     * @param array<int, int> $numbers of what reaches the steps before
      * @param (\Closure(list<float>): list<float>)|null $transform
-     * @param array<int, array<int, list<float>>> $transformed messages that replace the plain ones, by step and causes
+     * @param array<int, array<int, list<float>>> $kept messages that replace the plain ones
      *
      * @return list<float>
      */
-    private function message(int $s, int $causes, ?int $factorChanged, ?\Closure $transform, array $transformed): array
+    private function message(int $s, array $effects, array $numbers, ?int $changed, ?\Closure $transform, array $kept): array
     {
+        ++$this->worked;
         $plan = $this->steps[$s];
         $product = array_fill(0, $plan['size'], 1.0);
         $m = 0;
         foreach ($plan['factors'] as $factor) {
-            $values = $factor === $factorChanged && $transform !== null
-                ? $transform($this->table($factor, $causes))
-                : $this->poweredTable($factor, $causes);
+            $values = $this->table($factor, $effects[$factor] ?? 0);
+            if ($factor === $changed && $transform !== null) {
+                $values = $transform($values);
+            }
             foreach ($plan['maps'][$m++] as $i => $j) {
                 $product[$i] *= $values[$j];
             }
         }
         foreach ($plan['steps'] as $step) {
-            $stepKey = AtWork::among($causes, $this->steps[$step]['causes']);
-            $values = $transformed[$step][$stepKey] ?? $this->messages[$step][$stepKey];
+            $values = $kept[$step][$numbers[$step]] ?? $this->messages[$step][$numbers[$step]];
             foreach ($plan['maps'][$m++] as $i => $j) {
                 $product[$i] *= $values[$j];
             }
@@ -170,23 +172,24 @@ final class Elimination
         return $sum;
     }
 
-    /** Chooses the order (least fill) and lays out, per step, how the indices of its tables follow the step's own. */
-    private function plan(int $eventCount): void
+    /**
+     * Chooses the order (least fill) and lays out, per step, how the indices of its tables follow the step's own.
+     *
+     * @param list<list<int>> $factors
+     */
+    private function plan(array $factors, int $eventCount): void
     {
-        $scopes = $causes = $waiting = [];
-        foreach ($this->factors as $f => $factor) {
-            if ($factor->scope === []) {
+        $scopes = $waiting = [];
+        foreach ($factors as $f => $scope) {
+            $this->stepOf[$f] = null;
+            if ($scope === []) {
                 $this->constants[] = $f;
             } else {
                 $waiting['f'.$f] = true;
-                $scopes['f'.$f] = $factor->scope;
-                $causes['f'.$f] = $factor->causes;
+                $scopes['f'.$f] = $scope;
             }
         }
-        $left = array_fill_keys(range(0, max(0, $eventCount - 1)), true);
-        if ($eventCount === 0) {
-            $left = [];
-        }
+        $left = $eventCount === 0 ? [] : array_fill_keys(range(0, $eventCount - 1), true);
         while ($left !== []) {
             $event = $this->cheapest(array_keys($left), array_intersect_key($scopes, $waiting));
             unset($left[$event]);
@@ -202,7 +205,7 @@ final class Elimination
             $this->width = max($this->width, count($union));
             $step = [
                 'factors' => [], 'steps' => [], 'maps' => [], 'size' => 1 << count($union),
-                'bit' => (int) array_search($event, $union, true), 'causes' => [], 'next' => null,
+                'bit' => (int) array_search($event, $union, true), 'next' => null,
             ];
             $s = count($this->steps);
             usort($used, static fn (string $a, string $b): int => [$a[0], (int) substr($a, 1)] <=> [$b[0], (int) substr($b, 1)]);
@@ -216,12 +219,10 @@ final class Elimination
                     $step['steps'][] = $number;
                     $this->steps[$number]['next'] = $s;
                 }
-                $step['causes'] += $causes[$key];
                 $step['maps'][] = self::map($union, $scopes[$key]);
             }
             $this->steps[] = $step;
             $scopes['s'.$s] = array_values(array_diff($union, [$event]));
-            $causes['s'.$s] = $step['causes'];
             if ($scopes['s'.$s] !== []) {
                 $waiting['s'.$s] = true;
             }
@@ -229,7 +230,7 @@ final class Elimination
     }
 
     /**
-     * The event whose elimination adds the fewest new neighbours pairs.
+     * The event whose elimination adds the fewest new pairs of neighbours.
      *
      * @param list<int> $events
      * @param array<string, list<int>> $scopes

@@ -6,6 +6,7 @@ namespace MuteTapper\Core\Cause;
 
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\Engine\Place;
+use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Entry\Answer;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\Finding;
@@ -61,12 +62,40 @@ final readonly class Evidence
                 $items[$sign->code] = $item;
             } elseif ($sign->gross) {
                 $unanswered[$sign->code] = Item::of(
-                    $sign->code, ItemKind::Unanswered, [Place::ENGINE => self::UNANSWERED], 1, $sign->leak, [],
+                    $sign->code, ItemKind::Unanswered, Site::Engine, [Place::ENGINE => self::UNANSWERED], 1, $sign->leak, [],
                 );
             }
         }
 
+        foreach ($knowledge->signs as $sign) {
+            if ($sign->yieldsTo !== [] && isset($items[$sign->code])) {
+                $items[$sign->code] = self::yielding($items[$sign->code], array_intersect_key($items, array_flip($sign->yieldsTo)));
+            }
+        }
+        $items = array_filter($items);
+
         return $items === [] ? [] : $items + $unanswered;
+    }
+
+    /**
+     * A general sign is silent where a more particular one speaks: both come from the same reading.
+     *
+     * @param array<string, Item|null> $particular
+     */
+    private static function yielding(Item $item, array $particular): ?Item
+    {
+        $silent = [];
+        foreach ($particular as $other) {
+            foreach ($other->places ?? [] as $place) {
+                foreach (array_keys($item->sites) as $site) {
+                    if ($site === $place || str_starts_with($place, $site.'-') || str_starts_with($site, $place.'-')) {
+                        $silent[] = $site;
+                    }
+                }
+            }
+        }
+
+        return $silent === [] ? $item : $item->without($silent);
     }
 
     private function item(Sign $sign): ?Item
@@ -81,7 +110,7 @@ final readonly class Evidence
         foreach ($this->findings[$sign->code] ?? [] as $finding) {
             $site = $this->case->engine->siteOf($finding->place, $sign->site);
             if ($site !== null) {
-                $sites[$site] = max($sites[$site] ?? 0.0, $finding->confidence());
+                $sites[$site] = max($sites[$site] ?? 0.0, $finding->confidence($sign->seenBy === SeenBy::Report));
                 $entries[] = $finding->entryId;
                 $severity = self::worse($severity, $finding->severity);
             }
@@ -114,8 +143,8 @@ final readonly class Evidence
         }
 
         return Item::of(
-            $sign->code, ItemKind::Finding, $sites, count($this->case->engine->sites($sign->site)), $sign->leak, $entries, $severity,
-            $sign->seenBy === SeenBy::Report,
+            $sign->code, ItemKind::Finding, $sign->site, $sites, count($this->case->engine->sites($sign->site)), $sign->leak, $entries,
+            $severity, $sign->seenBy === SeenBy::Report, isGross: $sign->gross,
         );
     }
 
@@ -124,13 +153,11 @@ final readonly class Evidence
         if ($found->sites === []) {
             return null;
         }
-        $item = Item::of(
-            $sign->code, ItemKind::Bench, $found->sites, count($this->case->engine->sites($sign->site)), $sign->leak, [],
-            accusesOnly: $found->accusesOnly,
-        );
 
-        // Comparison within a set accuses stations, and never acquits the set: all of it can be bad alike.
-        return $found->accusesOnly && !$item->isPresent ? null : $item;
+        return Item::of(
+            $sign->code, ItemKind::Bench, $sign->site, $found->sites, count($this->case->engine->sites($sign->site)), $sign->leak, [],
+            isRelative: $found->isRelative, isGross: $sign->gross,
+        );
     }
 
     /** @return list<array{string, Look}> sites whose part was looked at when the catalogue already listed the sign */

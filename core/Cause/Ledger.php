@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Cause;
 
 /**
- * The evidence for and against one cause, in decibans against "none listed": a starting weight, then one line a sign; the
+ * The evidence for and against one cause where it explains most, in decibans: a starting weight, then one line a sign; the
  * lines add up to the total. Pairs are weighed apart, which is why the ranking can differ from one ledger's sum.
  */
 final readonly class Ledger
@@ -13,14 +13,23 @@ final readonly class Ledger
     /** Lines lighter than this stay silent, in decibans. */
     public const SILENT = 0.5;
 
-    /** @param array<string, float> $lines by sign, strongest for first */
-    public function __construct(public string $cause, public float $start, public array $lines)
-    {
+    /**
+     * @param PlacedCause|null $against what it is held against; nothing wrong, where null
+     * @param array<string, float> $lines by sign, strongest for first: that it is there, or is not
+     * @param array<string, float> $spread by sign: how its mechanism's marks lie
+     */
+    public function __construct(
+        public PlacedCause $placed,
+        public ?PlacedCause $against,
+        public float $start,
+        public array $lines,
+        public array $spread,
+    ) {
     }
 
     public function evidence(): float
     {
-        return array_sum($this->lines);
+        return array_sum($this->lines) + array_sum($this->spread);
     }
 
     public function total(): float

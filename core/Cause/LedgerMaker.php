@@ -25,45 +25,95 @@ final class LedgerMaker
 
     /** @var list<Elimination> the plan at each node of the quadrature */
     private array $paths = [];
-    /** @var list<array<string, float>> E_t[log f] with no listed cause at work, by node and sign */
-    private array $baselines = [];
+    /** @var array<int|string, list<array<string, float>>> E_t[log f] by what is at work, node and sign */
+    private array $slopes = [];
 
-    public function __construct(private readonly Model $model)
+    public function __construct(private readonly Model $model, private readonly Explanations $explanations)
     {
         foreach (self::QUADRATURE as [$t]) {
-            $this->paths[] = $path = $model->elimination->powered($t);
-            $this->baselines[] = array_map(fn (int $factor): float => $this->slope($path, $factor, $t, AtWork::NONE), $model->factorOfSign);
+            $this->paths[] = $model->elimination->powered($t);
         }
     }
 
-    public function of(string $cause): Ledger
+    /** @param PlacedCause|null $against what it is held against; nothing wrong, where null */
+    public function of(PlacedCause $placed, ?PlacedCause $against = null): Ledger
     {
-        $lines = $this->lines($this->model->atWork($cause));
+        $base = $against === null ? [] : [$against];
+        [$lines, $spread] = [$this->lines([$placed], $base), $this->spread($placed, $against)];
+        foreach ($spread as $sign => $decibans) {
+            $lines[$sign] -= $decibans;
+        }
         arsort($lines);
+        $start = 10 * log10($this->startOf($placed) / ($against === null ? $this->explanations->startOfNone() : $this->startOf($against)));
 
-        return new Ledger($cause, 10 * log10(Ranker::SINGLES * $this->model->priors[$cause] / Ranker::NONE), $lines);
+        return new Ledger($placed, $against, $start, $lines, $spread);
     }
 
-    /** @return array<string, float> decibans by sign, against "none listed" */
-    public function lines(int $causes): array
+    /**
+     * @param list<PlacedCause> $members
+     * @param list<PlacedCause> $against
+     *
+     * @return array<string, float> decibans by sign
+     */
+    public function lines(array $members, array $against): array
     {
-        $lines = array_fill_keys(array_keys($this->model->items), 0.0);
-        foreach (self::QUADRATURE as $node => [$t, $weight]) {
-            foreach ($this->model->factorOfSign as $sign => $factor) {
-                $slope = $this->slope($this->paths[$node], $factor, $t, $causes);
-                $lines[$sign] += $weight * 10 / M_LN10 * ($slope - $this->baselines[$node][$sign]);
+        $lines = array_fill_keys(array_keys($this->model->numberOf), 0.0);
+        [$with, $without] = [$this->slopesOf($members), $this->slopesOf($against)];
+        foreach (self::QUADRATURE as $node => [, $weight]) {
+            foreach (array_keys($lines) as $sign) {
+                $lines[$sign] += $weight * 10 / M_LN10 * ($with[$node][$sign] - $without[$node][$sign]);
             }
         }
 
         return $lines;
     }
 
-    /** E_t[log f] for one sign: the likelihood with f^t replaced by f^t·log f, over the likelihood. */
-    private function slope(Elimination $path, int $factor, float $t, int $causes): float
+    private function startOf(PlacedCause $placed): float
     {
-        return $path->likelihoodWith(
-            $causes, $factor, 'slope',
-            static fn (array $table): array => array_map(static fn (float $f): float => $f ** $t * log($f), $table),
-        ) / $path->likelihood($causes);
+        return Explanations::SINGLES * $this->model->priors[$placed->cause] * $placed->share;
+    }
+
+    /**
+     * How much of each line is how the marks lie: their spread's weight, as far as the cause brought the sign about.
+     *
+     * @return array<string, float> decibans by sign
+     */
+    private function spread(PlacedCause $placed, ?PlacedCause $against): array
+    {
+        $spread = [];
+        foreach (array_keys($this->model->factorOf) as $sign) {
+            $decibans = 0.0;
+            foreach ([[1, $placed], [-1, $against]] as [$side, $one]) {
+                if ($one !== null) {
+                    $decibans += $side * 10 * log10($this->model->spread($sign, $one)) * $this->model->broughtAbout($sign, $one);
+                }
+            }
+            if ($decibans !== 0.0) {
+                $spread[$sign] = $decibans;
+            }
+        }
+
+        return $spread;
+    }
+
+    /**
+     * @param list<PlacedCause> $members
+     *
+     * @return list<array<string, float>> by node and sign
+     */
+    private function slopesOf(array $members): array
+    {
+        $key = implode(' ', array_map(static fn (PlacedCause $one): int => $one->id, $members));
+        if (!isset($this->slopes[$key])) {
+            $found = [];
+            foreach (self::QUADRATURE as $node => [$t]) {
+                foreach (array_keys($this->model->numberOf) as $sign) {
+                    $found[$node][$sign] = $this->model->slope($this->paths[$node], $t, $sign, $members);
+                }
+            }
+            $this->slopes[$key] = array_values($found);
+        }
+
+        return $this->slopes[$key];
     }
 }

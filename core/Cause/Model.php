@@ -5,114 +5,348 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Cause;
 
 use MuteTapper\Core\Engine\Engine;
+use MuteTapper\Core\Knowledge\EventMode;
 use MuteTapper\Core\Knowledge\Link;
 use MuteTapper\Core\Knowledge\Network;
 
 /**
- * The cause network bound to one engine and its evidence: noisy-OR over events whose states are summed out jointly
- * [own; on Pearl 1988, Shwe et al. 1991, from memory]. Causes are numbered; the number after the last stands for "something not listed".
+ * The cause network bound to one engine and its evidence: noisy-OR over events whose states are summed out jointly, with causes
+ * that are somewhere [own; on Pearl 1988, Shwe et al. 1991, from memory]. Events and items are numbered.
  */
 final class Model
 {
     private const EVENT_LEAK_SHARE = 0.10;
     private const OTHER_EVENT = 0.05;
     private const OTHER_SIGN = 0.03;
+    /** Members whose strongest path to an event reaches as far as this outrank others there. */
+    private const RANKS = [0.4, 0.1];
 
-    /** @var list<string> causes that this build allows; position is the number */
-    public readonly array $causes;
-    /** @var array<string, int> number by cause */
-    private readonly array $numbers;
-    /** @var array<string, string> causes removed, with the flag that removed them */
+    public readonly Ground $ground;
+    /** What of the knowledge this engine can have. */
+    public readonly Network $network;
+    /** @var array<string, string> causes that the build rules out, with the flag */
     public readonly array $excluded;
-    /** @var array<string, float> normalised over the allowed causes */
+    /** @var array<string, float> by cause, normalised over those that the build allows */
     public readonly array $priors;
-    /** @var list<string> events with a looked-at descendant; position is the number in tables */
+    /** @var list<string> events with a looked-at descendant */
     public readonly array $events;
     public readonly Elimination $elimination;
-    /** @var array<string, int> factor number by sign */
-    public readonly array $factorOfSign;
-    /** @var array<string, int> factor number by event */
-    private readonly array $factorOfEvent;
+    /** @var list<LaidItem> by number */
+    public readonly array $items;
+    /** @var array<string, int> number of the item by sign */
+    public readonly array $numberOf;
+    /** @var array<string, int> factor of each present sign */
+    public readonly array $factorOf;
+    private readonly Ratios $ratios;
+    private readonly Places $places;
+    /** @var array<string, int> number by event */
+    private readonly array $eventNumbers;
+    /** @var list<list<array{int, Link}>> links to each event from other events, by number */
+    private array $eventParents = [];
+    /** @var list<list<array{int, Link}>> links to each item from events, by number */
+    private array $signParents = [];
+    /** @var array<int, list<array{int, Link}>> links from each event to items that are absent, and to all */
+    private array $absentOf = [];
+    /** @var array<int, StationSet> where an event is contradicted */
+    private array $denied = [];
+    /** @var array<int, StationSet> where anything that an event can leave is marked, and what was reported failed */
+    private array $suspect = [];
+    /** @var list<int> items that are present, by factor above the events */
+    private array $present = [];
+    /** @var array<int, int> variable that stands for what the parents of an event leave off, by event with two parents or more */
+    private array $offs = [];
+    /** @var list<array{int, int, float}> event, variable and factor of each link to such an event */
+    private array $shrinks = [];
+    /** @var array<int, array<string, int>> number of an effect by its content, by factor */
+    private array $effects = [];
+    /** @var array<int, list<list<float>>> content of each effect, by factor */
+    private array $contents = [];
+    /** @var array<int, array<int, true>> items that hang on each event */
+    private array $itemsOf = [];
+    /** @var array<string, list<array{int, Link}>> links from each cause to events */
+    private array $leading = [];
+    /** @var array<string, list<array{int, Link}>> links from each cause to items */
+    private array $leaving = [];
+    /** @var array<string, Wiring> */
+    private array $wirings = [];
+    /** @var array<string, list<PlacedCause>> */
+    private array $placed = [];
+    private int $placedCount = 0;
+    /** @var array<string, float> weights that recur, by what they are of */
+    private array $known = [];
+    /** @var array<string, array{array<int, int>, float}> what an explanation does, by the numbers of its members */
+    private array $acts = [];
+    /** @var array<string, float> likelihood by the numbers of the members */
+    private array $likelihoods = [];
 
-    /** @param array<string, Item> $items */
-    public function __construct(public readonly Network $network, Engine $engine, public readonly array $items)
-    {
-        $causes = $excluded = $weights = [];
-        foreach ($network->causes as $code => $cause) {
-            $flag = $cause->excludedBy($engine);
-            if ($flag === null) {
-                $causes[] = $code;
-                $weights[$code] = $cause->weight($engine);
-            } else {
-                $excluded[$code] = $flag;
-            }
-        }
-        $this->causes = $causes;
-        $this->excluded = $excluded;
-        $this->numbers = array_flip($causes);
-        if (count($causes) >= AtWork::MOST) {
-            throw new \LogicException(sprintf('At most %d causes can be weighed.', AtWork::MOST));
-        }
+    /**
+     * @param array<string, Item> $items
+     * @param list<string> $failed stations reported failed
+     */
+    public function __construct(
+        private readonly Network $whole,
+        private readonly Engine $engine,
+        array $items,
+        public readonly array $failed = [],
+    ) {
+        $this->ground = Ground::of($engine);
+        $this->network = $whole->on($engine);
+        $this->excluded = $whole->excludedOn($engine);
+        $weights = array_map(static fn ($cause): float => $cause->weight($engine), $this->network->causes);
         $total = array_sum($weights);
         $this->priors = array_map(static fn (float $weight): float => $weight / $total, $weights);
+        $this->items = array_map(fn (Item $item): LaidItem => LaidItem::on($this->ground, $item), array_values($items));
+        $this->numberOf = array_flip(array_keys($items));
         $this->events = $this->lookedAtEvents();
-        [$factors, $this->factorOfEvent, $this->factorOfSign] = $this->factors();
-        $this->elimination = new Elimination($factors, count($this->events));
+        $this->eventNumbers = array_flip($this->events);
+        $this->ratios = new Ratios($this->ground, $this->items, $this->network);
+        $this->places = new Places($this->ground, $this->items, $this->ground->set($failed));
+        $this->factorOf = $this->wire();
+        $this->elimination = new Elimination($this->scopes(), count($this->events) + count($this->offs), $this->table(...));
     }
 
-    /** "Something not listed", at work. */
-    public function other(): int
+    /** @return list<PlacedCause> every form and place in which a cause of this engine is tried */
+    public function placed(string $cause): array
     {
-        return AtWork::one(count($this->causes));
-    }
-
-    /** @throws \OutOfBoundsException when the build rules the cause out */
-    public function atWork(string ...$causes): int
-    {
-        return AtWork::of(array_map(
-            fn (string $cause): int => $this->numbers[$cause] ?? throw new \OutOfBoundsException('Not a cause of this engine: '.$cause),
-            array_values($causes),
-        ));
-    }
-
-    /** P(event | evidence) with the given causes at work. */
-    public function eventProbability(string $event, int $causes): float
-    {
-        $number = array_search($event, $this->events, true);
-        if ($number === false) {
-            return 0.0;
+        if (isset($this->placed[$cause])) {
+            return $this->placed[$cause];
         }
-        $factor = $this->factorOfEvent[$event];
-        $scope = $this->scopeOf($event);
-        $bit = 1 << (int) array_search($number, $scope, true);
+        $placed = [];
+        foreach ($this->network->causes[$cause]->forms as $form => $share) {
+            foreach ($this->places->of($this->network->causes[$cause], $this->wiring($cause, $form, null)) as [$extent, $ofPlace]) {
+                $wiring = $this->wiring($cause, $form, $this->ground->kindsOf($extent->region));
+                $placed[] = new PlacedCause($cause, $form, $extent, $share * $ofPlace, $wiring, $this->placedCount++);
+            }
+        }
 
-        return $this->elimination->likelihoodWith(
-            $causes, $factor, 'on',
-            static fn (array $table): array => array_map(
-                static fn (int $i, float $p): float => ($i & $bit) === 0 ? 0.0 : $p, array_keys($table), $table,
-            ),
-        ) / $this->elimination->likelihood($causes);
+        return $this->placed[$cause] = $placed;
     }
 
-    /** P(a present sign was brought about by something of the network, rather than being there by itself | evidence, causes at work). */
-    public function broughtAbout(string $sign, int $causes): float
+    /** How likely the evidence is with nothing wrong, or with these at work. Up to two. */
+    public function likelihood(PlacedCause ...$members): float
     {
-        $ratio = $this->items[$sign]->ratio;
-        // f = (1 − W) + W·ρ: what is left of it without the first part.
-        $byParents = static fn (float $f): float => $ratio * ($f - 1) / ($ratio - 1);
-        $part = $this->elimination->likelihoodWith(
-            $causes, $this->factorOfSign[$sign], 'brought about', static fn (array $table): array => array_map($byParents, $table),
-        );
+        $key = self::key($members);
+        if (!isset($this->likelihoods[$key])) {
+            [$effects, $constant] = $this->act($members);
+            $this->likelihoods[$key] = $constant * $this->elimination->likelihood($effects);
+        }
 
-        return $part / $this->elimination->likelihood($causes);
+        return $this->likelihoods[$key];
+    }
+
+    /** How likely the evidence is with something at work that is not listed: it switches everything on a little, free in place. */
+    public function likelihoodOfOther(): float
+    {
+        [$effects, $constant] = $this->other();
+
+        return $constant * $this->elimination->likelihood($effects);
+    }
+
+    /** P(event | evidence) with these at work. */
+    public function eventProbability(string $event, PlacedCause ...$members): float
+    {
+        $number = $this->eventNumbers[$event] ?? null;
+
+        return $number === null ? 0.0 : $this->mean($number, 'on', $this->whereOn($number), $members);
+    }
+
+    /** P(a present sign was brought about by something of the network, rather than being there by itself | evidence, these at work). */
+    public function broughtAbout(string $sign, PlacedCause ...$members): float
+    {
+        $factor = $this->factorOf[$sign];
+        $bare = $this->bare($factor, $this->act($members)[0][$factor] ?? 0);
+
+        return $this->mean(
+            $factor, 'brought about '.implode(' ', $bare), static function (array $table) use ($bare): array {
+                foreach ($bare as $i => $none) {
+                    $table[$i] -= $none;
+                }
+
+                return array_values($table);
+            }, $members,
+        );
+    }
+
+    /**
+     * Where members lead to a sign: the covers of all its parents that they bring about; null where they lead to none.
+     */
+    public function ledTo(string $sign, PlacedCause ...$members): ?StationSet
+    {
+        $number = $this->numberOf[$sign];
+        $extents = $this->extents($members);
+        $led = null;
+        foreach ($this->signParents[$number] as [$event, $link]) {
+            if (isset($extents[$event])) {
+                $led = $led === null ? $extents[$event]->cover : $led->or($extents[$event]->cover);
+            }
+        }
+        foreach ($members as $member) {
+            if (isset($member->wiring->signs[$number])) {
+                $led = $led === null ? $member->extent->cover : $led->or($member->extent->cover);
+            }
+        }
+
+        return $led;
+    }
+
+    /** Whether an event is contradicted where it would be: every station of it lacks a mark that it would nearly always leave. */
+    public function deniedAt(string $event, StationSet $stations): bool
+    {
+        return isset($this->eventNumbers[$event]) && $stations->touches($this->denied[$this->eventNumbers[$event]]);
+    }
+
+    /** What the spread of its mechanism's marks adds to a present sign that a cause leads to: a factor, one where it leads elsewhere. */
+    public function spread(string $sign, PlacedCause $placed): float
+    {
+        $number = $this->numberOf[$sign];
+        $led = $this->ledTo($sign, $placed);
+        if ($led === null || !$led->touches($this->items[$number]->marked) || !$this->items[$number]->isPlaced()) {
+            return 1.0;
+        }
+
+        return $this->ratios->spread($number, $this->rowOf($sign, $placed)) ** (1 - $this->ratios->stray($this->items[$number], $led));
+    }
+
+    /** @return list<MarkSpread> how the marks of each mechanism lie */
+    public function spreads(): array
+    {
+        return $this->ratios->spreads;
+    }
+
+    /** The row of the table by which the marks of a sign are expected to lie if the cause is at work. */
+    public function rowOf(string $sign, PlacedCause $placed): SpreadRow
+    {
+        return Ratios::row($placed->extent, $this->modeTo($this->numberOf[$sign], $placed));
+    }
+
+    /** The mode of the mechanism through which a cause leads to an item most strongly. */
+    private function modeTo(int $number, PlacedCause $placed): EventMode
+    {
+        $best = $placed->wiring->signs[$number] ?? 0.0;
+        $mode = EventMode::Same;
+        foreach ($this->signParents[$number] as [$event, $link]) {
+            $path = ($placed->wiring->paths[$event] ?? 0.0) * $link->strength->probability();
+            if ($path > $best) {
+                [$best, $mode] = [$path, $this->network->events[$this->events[$event]]->mode];
+            }
+        }
+
+        return $mode;
+    }
+
+    /** The same cause in the same place, as this model has it. */
+    public function like(PlacedCause $placed): PlacedCause
+    {
+        foreach ($this->placed($placed->cause) as $own) {
+            if ($own->form === $placed->form && $own->extent->key === $placed->extent->key) {
+                return $own;
+            }
+        }
+        $wiring = $this->wiring($placed->cause, $placed->form, $this->ground->kindsOf($placed->extent->region));
+
+        return new PlacedCause($placed->cause, $placed->form, $placed->extent, $placed->share, $wiring, $this->placedCount++);
+    }
+
+    /**
+     * The same engine and knowledge without some of the evidence.
+     *
+     * @param \Closure(Item): bool $which
+     */
+    public function without(\Closure $which): self
+    {
+        $items = [];
+        foreach ($this->items as $laid) {
+            if (!$which($laid->item)) {
+                $items[$laid->item->sign] = $laid->item;
+            }
+        }
+
+        return new self($this->whole, $this->engine, $items, $this->failed);
+    }
+
+    /**
+     * What an explanation does to each factor, and to what no event has a part in.
+     *
+     * @param list<PlacedCause>|array<PlacedCause> $members
+     *
+     * @return array{array<int, int>, float}
+     */
+    public function act(array $members): array
+    {
+        return $this->acts[self::key($members)] ??= $this->actOf(array_values($members));
+    }
+
+    /**
+     * Expected logarithm of one item's weight, with all evidence raised to a power.
+     *
+     * @param Elimination $path the plan at that power
+     * @param list<PlacedCause> $members
+     */
+    public function slope(Elimination $path, float $power, string $sign, array $members): float
+    {
+        $number = $this->numberOf[$sign];
+        [$effects] = $this->act($members);
+        $whole = $path->likelihood($effects);
+        if (isset($this->factorOf[$sign])) {
+            return $path->likelihoodWith($effects, $this->factorOf[$sign], 'slope', static fn (array $table): array => array_map(
+                static fn (float $f): float => $f * log($f) / $power, $table,
+            )) / $whole;
+        }
+        $slope = 0.0;
+        $extents = $this->extents($members);
+        foreach ($this->signParents[$number] as [$event, $link]) {
+            $on = $path->likelihoodWith($effects, $event, 'on', $this->whereOn($event)) / $whole;
+            $extent = $extents[$event] ?? null;
+            $slope += $on * log(self::shrunk($this->strength($link, $extent), $this->ratio($number, $event, $extent, null)));
+        }
+        foreach ($members as $member) {
+            $slope += isset($member->wiring->signs[$number]) ? log($this->directly($number, $member)) : 0.0;
+        }
+
+        return $slope;
+    }
+
+    /**
+     * @param array<PlacedCause> $members
+     * @param \Closure(list<float>): list<float> $transform
+     */
+    private function mean(int $factor, string $name, \Closure $transform, array $members): float
+    {
+        [$effects] = $this->act($members);
+
+        return $this->elimination->likelihoodWith($effects, $factor, $name, $transform) / $this->elimination->likelihood($effects);
+    }
+
+    /** @return \Closure(list<float>): list<float> the part of an event's table in which it happened */
+    private function whereOn(int $event): \Closure
+    {
+        $bit = 1 << (int) array_search($event, $this->scopeOf($event), true);
+
+        return static function (array $table) use ($bit): array {
+            /** @var list<float> $table */
+            foreach ($table as $i => $p) {
+                $table[$i] = ($i & $bit) === 0 ? 0.0 : $p;
+            }
+
+            return $table;
+        };
+    }
+
+    /** @param array<PlacedCause> $members */
+    private static function key(array $members): string
+    {
+        $ids = array_map(static fn (PlacedCause $member): int => $member->id, $members);
+        sort($ids);
+
+        return implode(' ', $ids);
     }
 
     /** @return list<string> */
     private function lookedAtEvents(): array
     {
         $wanted = [];
-        foreach (array_keys($this->items) as $sign) {
-            foreach ($this->network->signLinks[$sign] ?? [] as $link) {
+        foreach ($this->items as $laid) {
+            foreach ($this->network->signLinks[$laid->item->sign] ?? [] as $link) {
                 $wanted[$link->parent] = true;
             }
         }
@@ -125,124 +359,451 @@ final class Model
         return array_values(array_filter(array_keys($this->network->events), static fn (string $code): bool => isset($wanted[$code])));
     }
 
-    /** @return list<int> numbers of the event and its parent events, ascending */
-    private function scopeOf(string $event): array
+    /** @return array<string, int> factors of the present signs */
+    private function wire(): array
     {
-        $scope = [(int) array_search($event, $this->events, true)];
-        foreach ($this->network->events[$event]->parents as $link) {
-            $parent = array_search($link->parent, $this->events, true);
-            if ($parent !== false) {
-                $scope[] = $parent;
+        $leaks = [];
+        $failed = $this->ground->set($this->failed);
+        $below = [];
+        foreach ($this->network->paths() as $event => $paths) {
+            foreach ($paths as $cause => $path) {
+                $leaks[$event] = ($leaks[$event] ?? 0.0) + self::EVENT_LEAK_SHARE * $this->priors[$cause] * $path;
             }
         }
-        sort($scope);
-
-        return $scope;
-    }
-
-    /** @return array{list<Factor>, array<string, int>, array<string, int>} */
-    private function factors(): array
-    {
-        $factors = $ofEvent = $ofSign = [];
-        $paths = $this->network->paths();
         foreach ($this->events as $number => $code) {
-            $leak = 0.0;
-            foreach ($paths[$code] as $cause => $path) {
-                $leak += self::EVENT_LEAK_SHARE * ($this->priors[$cause] ?? 0.0) * $path;
+            $this->eventParents[$number] = $this->fromEvents($this->network->events[$code]->parents);
+            $this->absentOf[$number] = $this->itemsOf[$number] = $below[$number] = [];
+            foreach ($this->network->events[$code]->parents as $link) {
+                if (!isset($this->eventNumbers[$link->parent])) {
+                    $this->leading[$link->parent][] = [$number, $link];
+                }
             }
-            $ofEvent[$code] = count($factors);
-            $factors[] = $this->eventFactor($code, $number, $leak);
         }
-        foreach ($this->items as $sign => $item) {
-            $ofSign[$sign] = count($factors);
-            $factors[] = $this->signFactor($sign, $item);
+        $factorOf = [];
+        foreach ($this->items as $number => $laid) {
+            $this->signParents[$number] = $this->fromEvents($this->network->signLinks[$laid->item->sign] ?? []);
+            foreach ($this->network->signLinks[$laid->item->sign] ?? [] as $link) {
+                if (!isset($this->eventNumbers[$link->parent])) {
+                    $this->leaving[$link->parent][] = [$number, $link];
+                }
+            }
+            foreach ($this->signParents[$number] as [$event, $link]) {
+                $below[$event][] = [$number, $link];
+                $this->itemsOf[$event][$number] = true;
+                if (!$laid->item->isPresent) {
+                    $this->absentOf[$event][] = [$number, $link];
+                }
+            }
+            if ($laid->item->isPresent) {
+                $factorOf[$laid->item->sign] = count($this->events) + count($this->present);
+                $this->present[] = $number;
+            }
+        }
+        for ($number = count($this->events) - 1; $number >= 0; --$number) {
+            $this->denied[$number] = $this->ratios->denied($below[$number]);
+            $this->suspect[$number] = $this->markedBy(array_column($below[$number], 0), $failed)->or($this->suspect[$number] ?? $failed);
+            foreach ($this->eventParents[$number] as [$parent]) {
+                $this->suspect[$parent] = ($this->suspect[$parent] ?? $failed)->or($this->suspect[$number]);
+            }
+        }
+        foreach ($this->eventParents as $number => $parents) {
+            if (count($parents) > 1) {
+                $this->offs[$number] = $off = count($this->events) + count($this->offs);
+                foreach ($parents as [$parent, $link]) {
+                    $this->shrinks[] = [$parent, $off, 1 - $link->strength->probability()];
+                }
+            }
+        }
+        foreach ($this->events as $number => $code) {
+            $this->effect($number, [1 - ($leaks[$code] ?? 0.0), $this->absence($number, null)]);
+        }
+        foreach ($this->present as $k => $number) {
+            $this->effect(count($this->events) + $k, $this->signContent($number, [], []));
         }
 
-        return [$factors, $ofEvent, $ofSign];
-    }
-
-    private function eventFactor(string $code, int $number, float $leak): Factor
-    {
-        [$fromEvents, $fromCauses] = $this->split($this->network->events[$code]->parents);
-        $fromCauses[count($this->causes)] = self::OTHER_EVENT;
-        $scope = $this->scopeOf($code);
-        $own = 1 << (int) array_search($number, $scope, true);
-
-        return new Factor(
-            $scope, array_fill_keys(array_map(AtWork::one(...), array_keys($fromCauses)), true),
-            static function (int $causes) use ($scope, $own, $leak, $fromEvents, $fromCauses): array {
-                $off = 1 - $leak;
-                foreach (AtWork::numbers($causes) as $cause) {
-                    $off *= 1 - ($fromCauses[$cause] ?? 0.0);
-                }
-                $table = [];
-                for ($i = 0, $n = 1 << count($scope); $i < $n; ++$i) {
-                    $p = $off;
-                    foreach ($scope as $position => $event) {
-                        if (isset($fromEvents[$event]) && (($i >> $position) & 1) === 1) {
-                            $p *= 1 - $fromEvents[$event];
-                        }
-                    }
-                    $table[] = ($i & $own) === 0 ? $p : 1 - $p;
-                }
-
-                return $table;
-            }, null);
-    }
-
-    /**
-     * A sign that is present somewhere: f = (1 − W) + W·ρ̄. Absent wherever it was looked for: f = Π (1 − w(1 − ρ)).
-     * Here every parent has the whole engine as its region, so ρ̄ = ρ.
-     */
-    private function signFactor(string $sign, Item $item): Factor
-    {
-        [$fromEvents, $fromCauses] = $this->split($this->network->signLinks[$sign] ?? []);
-        $fromCauses[count($this->causes)] = self::OTHER_SIGN;
-        $scope = array_keys($fromEvents);
-        sort($scope);
-        $ratio = $item->ratio;
-        $present = $item->isPresent;
-
-        return new Factor(
-            $scope, array_fill_keys(array_map(AtWork::one(...), array_keys($fromCauses)), true),
-            static function (int $causes) use ($scope, $ratio, $present, $fromEvents, $fromCauses): array {
-                $shrink = static fn (float $w): float => $present ? 1 - $w : 1 - $w * (1 - $ratio);
-                $base = 1.0;
-                foreach (AtWork::numbers($causes) as $cause) {
-                    $base *= $shrink($fromCauses[$cause] ?? 0.0);
-                }
-                $table = [];
-                for ($i = 0, $n = 1 << count($scope); $i < $n; ++$i) {
-                    $product = $base;
-                    foreach ($scope as $position => $event) {
-                        $product *= (($i >> $position) & 1) === 1 ? $shrink($fromEvents[$event]) : 1.0;
-                    }
-                    $table[] = $present ? $product + (1 - $product) * $ratio : $product;
-                }
-
-                return $table;
-            }, $sign);
+        return $factorOf;
     }
 
     /**
      * @param list<Link> $links
      *
-     * @return array{array<int, float>, array<int, float>} strengths by number of the event, and by number of the cause
+     * @return list<array{int, Link}> ascending by event
      */
-    private function split(array $links): array
+    private function fromEvents(array $links): array
     {
-        $fromEvents = $fromCauses = [];
+        $found = [];
         foreach ($links as $link) {
-            $w = $link->strength->probability();
-            $event = array_search($link->parent, $this->events, true);
-            $cause = $this->numbers[$link->parent] ?? null;
-            if ($event !== false) {
-                $fromEvents[$event] = $w;
-            } elseif ($cause !== null) {
-                $fromCauses[$cause] = $w;
+            if (isset($this->eventNumbers[$link->parent])) {
+                $found[$this->eventNumbers[$link->parent]] = [$this->eventNumbers[$link->parent], $link];
+            }
+        }
+        ksort($found);
+
+        return array_values($found);
+    }
+
+    /** @param list<int> $items */
+    private function markedBy(array $items, StationSet $and): StationSet
+    {
+        foreach ($items as $number) {
+            if ($this->items[$number]->isPlaced()) {
+                $and = $and->or($this->items[$number]->marked);
             }
         }
 
-        return [$fromEvents, $fromCauses];
+        return $and;
+    }
+
+    /** @param string|null $kinds kinds of valve in its region; null for any */
+    private function wiring(string $cause, string $form, ?string $kinds): Wiring
+    {
+        $kinds = $this->asksForKind($cause) ? $kinds : null;
+
+        return $this->wirings[$cause.' '.$form.' '.$kinds] ??= $this->wired($cause, $form, $kinds);
+    }
+
+    /** Whether a cause leads elsewhere at one kind of valve than at the other. */
+    private function asksForKind(string $cause): bool
+    {
+        foreach ([...$this->leading[$cause] ?? [], ...$this->leaving[$cause] ?? []] as [, $link]) {
+            if ($link->at !== null) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function wired(string $cause, string $form, ?string $kinds): Wiring
+    {
+        $events = $signs = $paths = $reach = $own = [];
+        foreach ($this->network->pathsFrom($cause, $form, $kinds) as $code => $path) {
+            if (isset($this->eventNumbers[$code])) {
+                $number = $this->eventNumbers[$code];
+                $paths[$number] = $path;
+                $reach += $this->itemsOf[$number];
+            }
+        }
+        foreach ($this->leading[$cause] ?? [] as [$number, $link]) {
+            if ($link->holds($form, $kinds)) {
+                $events[$number] = $link->strength->probability();
+            }
+        }
+        foreach ($this->leaving[$cause] ?? [] as [$number, $link]) {
+            if ($link->holds($form, $kinds)) {
+                $signs[$number] = $link->strength->probability();
+                $own[] = [$number, $link];
+                $reach[$number] = true;
+            }
+        }
+        ksort($reach);
+
+        return new Wiring(
+            $events, $signs, $paths, $reach, $this->ratios->denied($own),
+            $this->markedBy(array_keys($reach), $this->ground->set($this->failed)),
+        );
+    }
+
+    /**
+     * Where each event that the members lead to is at work: where the member is that leads there more strongly, or where both
+     * are; one that is somewhere unknown yields.
+     *
+     * @param array<PlacedCause> $members
+     *
+     * @return array<int, Extent> by event, ascending
+     */
+    private function extents(array $members): array
+    {
+        $found = $ranks = [];
+        foreach ($members as $member) {
+            foreach ($member->wiring->paths as $event => $path) {
+                $rank = count(array_filter(self::RANKS, static fn (float $least): bool => $path >= $least));
+                if (!isset($found[$event])) {
+                    [$found[$event], $ranks[$event]] = [$member->extent, $rank];
+                    continue;
+                }
+                $held = $found[$event];
+                $found[$event] = match (true) {
+                    $held->isElsewhere !== $member->extent->isElsewhere => $held->isElsewhere ? $member->extent : $held,
+                    $rank !== $ranks[$event] => $rank > $ranks[$event] ? $member->extent : $held,
+                    default => $held->with($member->extent),
+                };
+            }
+        }
+        ksort($found);
+
+        return $found;
+    }
+
+    /**
+     * @param list<PlacedCause> $members
+     *
+     * @return array{array<int, int>, float}
+     */
+    private function actOf(array $members): array
+    {
+        $extents = $this->extents($members);
+        $effects = $touched = [];
+        $constant = 1.0;
+        foreach ($extents as $event => $extent) {
+            $off = $this->contents[$event][0][0];
+            foreach ($members as $member) {
+                $off *= 1 - ($member->wiring->events[$event] ?? 0.0);
+            }
+            $effects[$event] = $this->effect($event, [$off, $this->absence($event, $extent)]);
+        }
+        foreach ($members as $member) {
+            foreach ($member->wiring->signs as $number => $w) {
+                if ($this->items[$number]->item->isPresent) {
+                    $touched[$number][] = $member;
+                } else {
+                    $constant *= $this->directly($number, $member);
+                }
+            }
+        }
+        foreach ($this->present as $k => $number) {
+            $isTouched = isset($touched[$number]);
+            foreach ($isTouched ? [] : $this->signParents[$number] as [$event]) {
+                if (isset($extents[$event])) {
+                    $isTouched = true;
+                    break;
+                }
+            }
+            if ($isTouched) {
+                $factor = count($this->events) + $k;
+                $effects[$factor] = $this->effect($factor, $this->signContent($number, $extents, $touched[$number] ?? []));
+            }
+        }
+
+        return [$effects, $constant];
+    }
+
+    /** @return array{array<int, int>, float} */
+    private function other(): array
+    {
+        $effects = [];
+        $constant = 1.0;
+        $nowhere = StationSet::none($this->ground->all->size);
+        foreach (array_keys($this->events) as $event) {
+            [$off, $absence] = $this->contents[$event][0];
+            $effects[$event] = $this->effect($event, [$off * (1 - self::OTHER_EVENT), $absence]);
+        }
+        foreach ($this->items as $number => $laid) {
+            $ratio = $this->ratios->free($number, $nowhere, $nowhere);
+            if ($laid->item->isPresent) {
+                $factor = $this->factorOf[$laid->item->sign];
+                $effects[$factor] = $this->effect($factor, [...$this->contents[$factor][0], self::OTHER_SIGN, $ratio]);
+            } else {
+                $constant *= self::shrunk(self::OTHER_SIGN, $ratio);
+            }
+        }
+        ksort($effects);
+
+        return [$effects, $constant];
+    }
+
+    /**
+     * What decides a present sign: strength and evidence ratio for each event that it hangs on, then for each cause at work.
+     *
+     * @param array<int, Extent> $extents
+     * @param list<PlacedCause> $direct members that leave it themselves
+     *
+     * @return list<float>
+     */
+    private function signContent(int $number, array $extents, array $direct): array
+    {
+        $led = StationSet::none($this->ground->all->size);
+        foreach ($this->signParents[$number] as [$event]) {
+            $led = isset($extents[$event]) ? $led->or($extents[$event]->cover) : $led;
+        }
+        foreach ($direct as $member) {
+            $led = $led->or($member->extent->cover);
+        }
+        $content = [];
+        foreach ($this->signParents[$number] as [$event, $link]) {
+            $content[] = $this->strength($link, $extents[$event] ?? null);
+            $content[] = $this->ratio($number, $event, $extents[$event] ?? null, $led);
+        }
+        foreach ($direct as $member) {
+            $content[] = $member->wiring->signs[$number];
+            $content[] = $this->ratios->of(
+                $number, $member->extent, EventMode::Same, StationSet::none($led->size), $led, $member->wiring->suspect,
+            );
+        }
+
+        return $content;
+    }
+
+    private function strength(Link $link, ?Extent $extent): float
+    {
+        $isThere = $link->at === null || $extent === null || $this->ground->kinds[$link->at->value]->touches($extent->region);
+
+        return $isThere ? $link->strength->probability() : 0.0;
+    }
+
+    /** @param StationSet|null $led null for a sign that is absent everywhere */
+    private function ratio(int $number, int $event, ?Extent $extent, ?StationSet $led): float
+    {
+        $key = $number.' '.$event.' '.$extent?->key.' '.$led?->key();
+
+        return $this->known[$key] ??= $extent === null
+            ? $this->ratios->free($number, $this->denied[$event], $this->suspect[$event])
+            : $this->ratios->of(
+                $number, $extent, $this->network->events[$this->events[$event]]->mode, $this->deniedIn($event, $extent->region),
+                $led ?? $extent->cover, $this->suspect[$event],
+            );
+    }
+
+    /** An event that is contradicted all over its region is contradicted nowhere in particular: its absent marks say so already. */
+    private function deniedIn(int $event, StationSet $region): StationSet
+    {
+        $denied = $this->denied[$event]->and($region);
+
+        return $denied->equals($region) ? StationSet::none($region->size) : $denied;
+    }
+
+    /** What all absent signs of an event weigh together if it happened there. */
+    private function absence(int $event, ?Extent $extent): float
+    {
+        $key = 'absent '.$event.' '.$extent?->key;
+        if (!isset($this->known[$key])) {
+            $weight = 1.0;
+            foreach ($this->absentOf[$event] as [$number, $link]) {
+                $weight *= self::shrunk($this->strength($link, $extent), $this->ratio($number, $event, $extent, null));
+            }
+            $this->known[$key] = $weight;
+        }
+
+        return $this->known[$key];
+    }
+
+    /** What an absent sign weighs that a member would leave itself. */
+    private function directly(int $number, PlacedCause $member): float
+    {
+        $ratio = $this->ratios->of(
+            $number, $member->extent, EventMode::Same, StationSet::none($this->ground->all->size), $member->extent->cover,
+            $member->wiring->suspect,
+        );
+
+        return self::shrunk($member->wiring->signs[$number], $ratio);
+    }
+
+    private static function shrunk(float $strength, float $ratio): float
+    {
+        return 1 - $strength * (1 - $ratio);
+    }
+
+    /** @param list<float> $content */
+    private function effect(int $factor, array $content): int
+    {
+        $key = pack('d*', ...$content);
+        if (!isset($this->effects[$factor][$key])) {
+            $this->effects[$factor][$key] = count($this->contents[$factor] ?? []);
+            $this->contents[$factor][] = $content;
+        }
+
+        return $this->effects[$factor][$key];
+    }
+
+    /** @return list<int> variables of an event's own factor, ascending: the event, and what its parents leave off */
+    private function scopeOf(int $event): array
+    {
+        $scope = [$event, ...isset($this->offs[$event]) ? [$this->offs[$event]] : array_column($this->eventParents[$event], 0)];
+        sort($scope);
+
+        return $scope;
+    }
+
+    /** @return list<list<int>> variables of each factor */
+    private function scopes(): array
+    {
+        return [
+            ...array_map($this->scopeOf(...), array_keys($this->events)),
+            ...array_map(fn (int $number): array => array_column($this->signParents[$number], 0), $this->present),
+            ...array_map(static fn (array $shrink): array => [$shrink[0], $shrink[1]], $this->shrinks),
+        ];
+    }
+
+    /** @return list<float> */
+    private function table(int $factor, int $effect, float $power): array
+    {
+        $events = count($this->events);
+        $own = $events + count($this->present);
+
+        return match (true) {
+            $factor < $events => $this->eventTable($factor, $this->contents[$factor][$effect], $power),
+            $factor < $own => $this->signTable($factor, $this->contents[$factor][$effect], $power),
+            default => [1.0, 1.0, 1.0, $this->shrinks[$factor - $own][2]],
+        };
+    }
+
+    /**
+     * P(event | its parents), by noisy-OR, with the weight of its absent signs where it happened. Off is a product over the
+     * parents and on is one less that product: with a variable for the product no table holds more than one parent.
+     *
+     * @param list<float> $content
+     *
+     * @return list<float>
+     */
+    private function eventTable(int $event, array $content, float $power): array
+    {
+        [$off, $absence] = $content;
+        $weight = $absence ** $power;
+        if (isset($this->offs[$event])) {
+            return [0.0, $weight, $off, -$off * $weight];
+        }
+        if ($this->eventParents[$event] === []) {
+            return [$off, (1 - $off) * $weight];
+        }
+        [[$parent, $link]] = $this->eventParents[$event];
+        $shrunk = $off * (1 - $link->strength->probability());
+
+        return $parent < $event
+            ? [$off, $shrunk, (1 - $off) * $weight, (1 - $shrunk) * $weight]
+            : [$off, (1 - $off) * $weight, $shrunk, (1 - $shrunk) * $weight];
+    }
+
+    /**
+     * A sign that is present somewhere: f = (1 − W) + W·ρ̄, over the states of the events that it hangs on.
+     *
+     * @param list<float> $content
+     *
+     * @return list<float>
+     */
+    private function signTable(int $factor, array $content, float $power): array
+    {
+        $parents = count($this->signParents[$this->present[$factor - count($this->events)]]);
+        $table = [];
+        for ($i = 0, $n = 1 << $parents; $i < $n; ++$i) {
+            [$none, $sum, $weighed] = [1.0, 0.0, 0.0];
+            for ($p = 0, $q = 0; isset($content[$q]); ++$p, $q += 2) {
+                if ($p >= $parents || ($i >> $p & 1) === 1) {
+                    $none *= 1 - $content[$q];
+                    $sum += $content[$q];
+                    $weighed += $content[$q] * $content[$q + 1];
+                }
+            }
+            $f = $sum > 0.0 ? $none + (1 - $none) * $weighed / $sum : 1.0;
+            $table[] = $power === 1.0 ? $f : $f ** $power;
+        }
+
+        return $table;
+    }
+
+    /** @return list<float> 1 − W for each state: the part of a present sign's weight that nothing brought about */
+    private function bare(int $factor, int $effect): array
+    {
+        $content = $this->contents[$factor][$effect];
+        $parents = count($this->signParents[$this->present[$factor - count($this->events)]]);
+        $table = [];
+        for ($i = 0, $n = 1 << $parents; $i < $n; ++$i) {
+            $none = 1.0;
+            for ($p = 0, $q = 0; isset($content[$q]); ++$p, $q += 2) {
+                $none *= $p >= $parents || ($i >> $p & 1) === 1 ? 1 - $content[$q] : 1.0;
+            }
+            $table[] = $none;
+        }
+
+        return $table;
     }
 }

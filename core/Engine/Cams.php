@@ -26,12 +26,16 @@ final class Cams
         return $cams;
     }
 
-    /** The index of the cam that moves a valve; null where the phase of none is measured. */
-    public static function moving(Engine $engine, Station $station): ?string
+    /** The index of the cam that moves a valve, or the valves of a kind in a bank; null where the phase of none is measured. */
+    public static function moving(Engine $engine, string $place): ?string
     {
-        $bank = $station->cylinder->bank;
+        $bank = $engine->siteOf($place, Site::Bank);
+        $kind = $engine->kindAt($place);
+        if ($bank === null || $kind === null) {
+            return null;
+        }
         foreach (array_keys(self::of($engine)) as $cam) {
-            if (in_array($cam, ['cam', $bank.'-cam', $bank.'-'.$station->kind->value], true)) {
+            if (in_array($cam, ['cam', $bank.'-cam', Place::cam($bank, $kind)], true)) {
                 return $cam;
             }
         }

@@ -153,9 +153,15 @@ final readonly class Engine
             $place === Place::ENGINE => 'engine',
             Place::asKind($place) !== null => $this->kindLabel(...Place::asKind($place)),
             isset($this->numbering[$place]) => 'bank '.$place,
+            Place::asCam($place) !== null && isset($this->numbering[$place[0]]) => $this->camLabel($place[0], Place::asCam($place)),
             Place::asLoose($place) !== null => 'loose '.Place::asLoose($place),
             default => null,
         };
+    }
+
+    private function camLabel(string $bank, ValveKind $kind): string
+    {
+        return sprintf(count($this->numbering) > 1 ? '%s cam, bank %s' : '%s cam', $kind->word(), $bank);
     }
 
     private function kindLabel(?string $bank, ValveKind $kind): ?string
@@ -199,12 +205,27 @@ final readonly class Engine
         return true;
     }
 
+    /** The kind of valve that stands at a place, or that its cam moves; null where it is of no one kind. */
+    public function kindAt(string $place): ?ValveKind
+    {
+        return $this->station($place)->kind ?? Place::asCam($place);
+    }
+
+    /** @return list<string> cylinders next to one in its bank */
+    public function besides(string $cylinder): array
+    {
+        $next = array_map(static fn (int $step): string => $cylinder[0].((int) substr($cylinder, 1) + $step), [-1, 1]);
+
+        return array_values(array_intersect($next, $this->sites(Site::Cylinder)));
+    }
+
     /** How the build answers what a cause asks for: a fact of the description, or a flag somebody recorded. */
     public function flag(string $name): BuildFlag
     {
         $known = match ($name) {
             'pushrod' => $this->drive === DriveKind::Pushrod,
             'bucket' => $this->drive === DriveKind::Bucket,
+            'finger' => $this->drive === DriveKind::Finger,
             'overhead' => $this->drive !== DriveKind::Pushrod,
             'rocker' => $this->drive !== DriveKind::Bucket,
             'hydraulic' => $this->lash === LashKind::Hydraulic,
@@ -215,6 +236,22 @@ final readonly class Engine
         };
 
         return $known === null ? $this->flags[$name] ?? BuildFlag::Unknown : ($known ? BuildFlag::Yes : BuildFlag::No);
+    }
+
+    /**
+     * The first of the flags to which the build says no, or null. Only a certain no counts.
+     *
+     * @param list<string> $flags
+     */
+    public function lacks(array $flags): ?string
+    {
+        foreach ($flags as $flag) {
+            if ($this->flag($flag) === BuildFlag::No) {
+                return $flag;
+            }
+        }
+
+        return null;
     }
 
     /** @return list<Part> the parts this engine has, in the order of the parts list */
@@ -230,6 +267,10 @@ final readonly class Engine
             Site::Station => array_map(static fn (Station $station): string => $station->code(), $this->stations),
             Site::Cylinder => array_map(static fn (Cylinder $cylinder): string => $cylinder->code(), $this->cylinders),
             Site::Bank => array_keys($this->numbering),
+            Site::Cam => array_merge(...array_map(
+                static fn (string $bank): array => [Place::cam($bank, ValveKind::Exhaust), Place::cam($bank, ValveKind::Intake)],
+                array_keys($this->numbering),
+            )),
             Site::Engine => [Place::ENGINE],
         };
     }
@@ -246,6 +287,9 @@ final readonly class Engine
                 ? $cylinder
                 : null,
             Site::Bank => isset($this->numbering[$place[0] ?? '']) && !str_starts_with($place, 'kind') ? $place[0] : null,
+            Site::Cam => Place::asCam($place) !== null && isset($this->numbering[$place[0]])
+                ? $place
+                : (($station = $this->station($place)) === null ? null : Place::cam($station->cylinder->bank, $station->kind)),
             Site::Engine => Place::ENGINE,
         };
     }

@@ -17,6 +17,18 @@ final class Place
         return ($bank === null ? '' : $bank.'-').self::KIND.$kind->value;
     }
 
+    /** The cam that moves the valves of a kind in a bank, whether it has another kind to move too or not. */
+    public static function cam(string $bank, ValveKind $kind): string
+    {
+        return $bank.'-'.$kind->value;
+    }
+
+    /** The kind of valve that a cam moves. */
+    public static function asCam(string $place): ?ValveKind
+    {
+        return preg_match('/^[AB]-([IE])$/', $place, $match) === 1 ? ValveKind::from($match[1]) : null;
+    }
+
     /** Where a part is that is off the engine, by its tag. */
     public static function loose(string $tag): string
     {

@@ -10,5 +10,7 @@ enum Site: string
     case Station = 'station';
     case Cylinder = 'cylinder';
     case Bank = 'bank';
+    /** The cam, or the half of one cam, that moves the valves of a kind in a bank. */
+    case Cam = 'cam';
     case Engine = 'engine';
 }

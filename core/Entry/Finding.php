@@ -44,10 +44,15 @@ final readonly class Finding
         );
     }
 
-    /** Confidence that the sign is there: less sure pulls toward one half. */
-    public function confidence(): float
+    /**
+     * Confidence that the sign is there: less sure pulls toward one half. Of what is told, not seen, how bad it is says
+     * nothing of whether it is so.
+     */
+    public function confidence(bool $isReport = false): float
     {
-        return 0.5 + $this->sureness * $this->state->sureness() * ($this->severity->confidence() - 0.5);
+        $severity = $isReport && $this->isPresent() ? Severity::Clear : $this->severity;
+
+        return 0.5 + $this->sureness * $this->state->sureness() * ($severity->confidence() - 0.5);
     }
 
     public function isPresent(): bool

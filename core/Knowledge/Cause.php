@@ -13,7 +13,9 @@ final readonly class Cause
 {
     /**
      * @param array<string, float> $prior relative weight by engine type; `any` or tokens joined by +, such as `pushrod+hydraulic`
-     * @param array<string, float> $scopes shares of the regions it can have
+     * @param array<string, float> $scopes shares of the regions it can have: station, several, cylinder, kind, bank, all
+     * @param array<string, float> $forms shares of the ways in which it can be wrong, such as near and far; one without a name where
+     *                                    there is one way only
      * @param list<string> $requires build flags without which it is excluded
      * @param list<string> $residesIn components that carry it from build to build
      */
@@ -24,6 +26,7 @@ final readonly class Cause
         public string $explain,
         public array $prior,
         public array $scopes,
+        public array $forms,
         public array $requires,
         public array $residesIn,
         public bool $outside,
@@ -41,22 +44,17 @@ final readonly class Cause
             $node->get('explain')->word(1000),
             $numbers($node->get('prior')),
             $numbers($node->get('scopes')),
+            $node->has('forms') ? $numbers($node->get('forms')) : ['' => 1.0],
             $node->maybe('requires')?->words() ?? [],
             $node->maybe('resides_in')?->words() ?? [],
             $node->maybe('outside')?->flag() ?? false,
         );
     }
 
-    /** The build flag that excludes this cause from an engine, or null. Only a certain no excludes. */
+    /** The build flag that excludes this cause from an engine, or null. */
     public function excludedBy(Engine $engine): ?string
     {
-        foreach ($this->requires as $flag) {
-            if ($engine->flag($flag) === BuildFlag::No) {
-                return $flag;
-            }
-        }
-
-        return null;
+        return $engine->lacks($this->requires);
     }
 
     /** Relative prior weight for an engine: the most specific match wins. */

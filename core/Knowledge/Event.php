@@ -9,9 +9,17 @@ use MuteTapper\Core\Document\Node;
 /** A mechanism or consequence between causes and signs. Its marks hang on it, so that correlated marks count once. */
 final readonly class Event
 {
-    /** @param list<Link> $parents */
-    private function __construct(public string $code, public string $label, public string $mode, public array $parents)
-    {
+    /**
+     * @param list<string> $requires build flags without which it cannot happen
+     * @param list<Link> $parents
+     */
+    private function __construct(
+        public string $code,
+        public string $label,
+        public EventMode $mode,
+        public array $requires,
+        public array $parents,
+    ) {
     }
 
     public static function fromNode(Node $node): self
@@ -19,8 +27,19 @@ final readonly class Event
         return new self(
             $node->get('code')->word(),
             $node->get('label')->word(),
-            $node->get('mode')->word(),
+            $node->get('mode')->choice(EventMode::class),
+            $node->maybe('requires')?->words() ?? [],
             array_map(static fn (Node $link): Link => Link::fromNode($link), $node->get('parents')->items()),
         );
+    }
+
+    /**
+     * The same with other parents.
+     *
+     * @param list<Link> $parents
+     */
+    public function after(array $parents): self
+    {
+        return new self($this->code, $this->label, $this->mode, $this->requires, $parents);
     }
 }

@@ -6,6 +6,7 @@ namespace MuteTapper\Core\Knowledge;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Engine;
 
 /**
  * Causes, events, and the links to signs. Invariant: codes are unique, every link's parent exists, and events stand in an
@@ -50,15 +51,17 @@ final readonly class Network
                 static fn (Node $link): Link => Link::fromNode($link), $node->get('parents')->items(),
             );
         }
-        $known = $byCode + $unordered;
-        foreach ([...array_map(static fn (Event $event): array => $event->parents, $unordered), ...$signLinks] as $child => $links) {
+        foreach (array_map(static fn (Event $event): array => $event->parents, $unordered) as $child => $links) {
             foreach ($links as $link) {
-                if (!isset($known[$link->parent])) {
-                    throw BadDocument::at(
-                        '/'.$child,
-                        sprintf('the link comes from “%s”, which is neither a cause nor an event.', $link->parent),
-                    );
+                self::check($child, $link, $byCode, $unordered);
+                if ($link->at !== null && !isset($byCode[$link->parent])) {
+                    throw BadDocument::at('/'.$child, 'a link between events holds at both kinds of valve.');
                 }
+            }
+        }
+        foreach ($signLinks as $child => $links) {
+            foreach ($links as $link) {
+                self::check($child, $link, $byCode, $unordered);
             }
         }
 
@@ -94,20 +97,93 @@ final readonly class Network
     }
 
     /**
-     * Strongest path from each cause to each event: the greatest product of strengths.
+     * @param array<string, Cause> $causes
+     * @param array<string, Event> $events
+     *
+     * @throws BadDocument
+     */
+    private static function check(string $child, Link $link, array $causes, array $events): void
+    {
+        if (!isset($causes[$link->parent]) && !isset($events[$link->parent])) {
+            throw BadDocument::at(
+                '/'.$child, sprintf('the link comes from “%s”, which is neither a cause nor an event.', $link->parent),
+            );
+        }
+        if ($link->when !== null && !isset($causes[$link->parent]->forms[$link->when])) {
+            throw BadDocument::at('/'.$child, sprintf('“%s” is no form of “%s”.', $link->when, $link->parent));
+        }
+    }
+
+    /** What of it such an engine can have: causes and events that it lacks nothing of, and the links among those. */
+    public function on(Engine $engine): self
+    {
+        $causes = array_filter($this->causes, static fn (Cause $cause): bool => $cause->excludedBy($engine) === null);
+        $events = array_filter($this->events, static fn (Event $event): bool => $engine->lacks($event->requires) === null);
+        $known = $causes + $events;
+
+        return new self(
+            $causes, array_map(static fn (Event $event): Event => $event->after(self::among($known, $event->parents)), $events),
+            array_map(static fn (array $links): array => self::among($known, $links), $this->signLinks),
+        );
+    }
+
+    /**
+     * @param array<string, Cause|Event> $known
+     * @param list<Link> $links
+     *
+     * @return list<Link> those from parents that are known
+     */
+    private static function among(array $known, array $links): array
+    {
+        return array_values(array_filter($links, static fn (Link $link): bool => isset($known[$link->parent])));
+    }
+
+    /** @return array<string, string> causes that the build rules out, with the flag that does */
+    public function excludedOn(Engine $engine): array
+    {
+        return array_filter(
+            array_map(static fn (Cause $cause): ?string => $cause->excludedBy($engine), $this->causes),
+            static fn (?string $flag): bool => $flag !== null,
+        );
+    }
+
+    /**
+     * Strongest path from each cause to each event: the greatest product of strengths, over its forms by their shares.
      *
      * @return array<string, array<string, float>> by event, then cause
      */
     public function paths(): array
     {
         $paths = [];
-        foreach ($this->events as $code => $event) {
-            $paths[$code] = [];
-            foreach ($event->parents as $link) {
-                $through = isset($this->causes[$link->parent]) ? [$link->parent => 1.0] : $paths[$link->parent];
-                foreach ($through as $cause => $path) {
-                    $paths[$code][$cause] = max($paths[$code][$cause] ?? 0.0, $path * $link->strength->probability());
+        foreach ($this->causes as $code => $cause) {
+            foreach ($cause->forms as $form => $share) {
+                foreach ($this->pathsFrom($code, $form) as $event => $path) {
+                    $paths[$event][$code] = ($paths[$event][$code] ?? 0.0) + $share * $path;
                 }
+            }
+        }
+
+        return $paths;
+    }
+
+    /**
+     * Strongest path from one form of a cause to the events that it can lead to.
+     *
+     * @param string|null $kinds kinds of valve in its region, such as I, E, IE; null for any
+     *
+     * @return array<string, float> by event, parents before children
+     */
+    public function pathsFrom(string $cause, string $form, ?string $kinds = null): array
+    {
+        $paths = [];
+        foreach ($this->events as $code => $event) {
+            $best = 0.0;
+            foreach ($event->parents as $link) {
+                $through = $link->parent === $cause ? ($link->holds($form, $kinds) ? 1.0 : 0.0) : $paths[$link->parent] ?? 0.0;
+                $best = max($best, $through * $link->strength->probability());
+            }
+            if ($best > 0.0) {
+                $paths[$code] = $best;
             }
         }
 

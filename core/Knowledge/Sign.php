@@ -6,7 +6,6 @@ namespace MuteTapper\Core\Knowledge;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Engine\BuildFlag;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
@@ -21,6 +20,7 @@ final readonly class Sign
      * @param list<string> $requires build flags without which it cannot occur
      * @param list<BenchState> $bench states of values that alone answer it, the more particular first
      * @param list<BenchState> $measured states of values that answer it where no person did
+     * @param list<string> $yieldsTo more particular signs: where one of them is, this one is silent
      * @param bool $needsFill a hydraulic element must be said to be filled or drained
      */
     private function __construct(
@@ -40,6 +40,7 @@ final readonly class Sign
         public array $bench,
         public array $measured,
         public bool $needsFill,
+        public array $yieldsTo,
     ) {
     }
 
@@ -64,6 +65,7 @@ final readonly class Sign
             array_map(BenchState::fromNode(...), $node->maybe('bench')?->items() ?? []),
             array_map(BenchState::fromNode(...), $node->maybe('measured')?->items() ?? []),
             $node->maybe('needs_fill')?->flag() ?? false,
+            $node->maybe('yields_to')?->words() ?? [],
         );
     }
 
@@ -76,10 +78,8 @@ final readonly class Sign
     /** Whether this engine can show the sign at all. */
     public function isPossibleOn(Engine $engine): bool
     {
-        foreach ($this->requires as $flag) {
-            if ($engine->flag($flag) === BuildFlag::No) {
-                return false;
-            }
+        if ($engine->lacks($this->requires) !== null) {
+            return false;
         }
         foreach ($this->parts as $part) {
             if ($part->isFittedTo($engine)) {

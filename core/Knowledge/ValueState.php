@@ -9,10 +9,15 @@ enum ValueState: string
 {
     /** Nothing is left of a clearance, with what running takes of it. */
     case Contact = 'contact';
-    /** Below minus the limit, above the limit, or either, of a departure. */
+    /** Below minus the limit, above the limit, or outside it either way. */
     case Low = 'low';
     case High = 'high';
     case Off = 'off';
+    /** Below the least, or above the most, of an interval. */
+    case Tight = 'tight';
+    case Loose = 'loose';
+    /** On the good side of the limit. */
+    case Good = 'good';
     /** Below the limit itself. */
     case Short = 'short';
     /** Below nought. */

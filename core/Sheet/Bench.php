@@ -415,7 +415,7 @@ final class Bench
             if (
                 !$way->applies($this->case->engine, $parts)
                 || ($way->ofDual !== null && $way->ofDual !== $this->isDual($place))
-                || ($way->ofKind !== null && $way->ofKind !== $this->case->engine->station($place)?->kind)
+                || ($way->ofKind !== null && $way->ofKind !== $this->case->engine->kindAt($place))
             ) {
                 continue;
             }
@@ -531,8 +531,7 @@ final class Bench
 
                 return $ends instanceof Missing ? $ends : $ends[$from->respect === Respect::Oldest ? 0 : 1];
             case Respect::OfItsCam:
-                $station = $this->case->engine->station($place);
-                $cam = $station === null ? null : Cams::moving($this->case->engine, $station);
+                $cam = Cams::moving($this->case->engine, $place);
 
                 return $cam === null ? Missing::of([$value->title]) : $this->value($place, $from->name, $cam);
             case Respect::SweptHeights:

@@ -9,6 +9,7 @@ use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Shared\Problem;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\Routing\Attribute\Route;
 
 /** The cause board: ranking and ledger. */
@@ -25,16 +26,24 @@ final class CauseController
     }
 
     #[Route('/ledger/{cause}', methods: ['GET'])]
-    #[OA\Get(path: '/api/cases/{id}/ledger/{cause}', operationId: 'getLedger', responses: [
+    #[OA\Get(path: '/api/cases/{id}/ledger/{cause}', operationId: 'getLedger', parameters: [
+        new OA\QueryParameter(
+            name: 'against', required: false, description: 'another cause it is held against', schema: new OA\Schema(type: 'string'),
+        ),
+    ], responses: [
         new OA\Response(response: 200, description: 'the ledger of a cause', content: new OA\JsonContent(ref: LedgerView::class)),
     ])]
-    public function ledger(CaseRecord $case, string $cause, Assessments $assessments): JsonResponse
-    {
+    public function ledger(
+        CaseRecord $case,
+        string $cause,
+        Assessments $assessments,
+        #[MapQueryParameter] ?string $against = null,
+    ): JsonResponse {
         $assessment = $assessments->of($case);
         try {
-            return new JsonResponse(LedgerPresenter::view($assessment, $assessment->ledger($cause)));
+            return new JsonResponse(LedgerPresenter::view($assessment, $assessment->ledger($cause, $against)));
         } catch (\OutOfBoundsException) {
-            throw Problem::notFound(sprintf('“%s” is not among the causes of this engine.', $cause));
+            throw Problem::notFound(sprintf('“%s” is not among the causes of this engine.', $against ?? $cause));
         }
     }
 }

@@ -28,6 +28,8 @@ final readonly class LedgerLineView
         #[OA\Property(description: 'where it was recorded: teardown, bench or story')]
         public string $step,
         public ?string $part,
+        #[OA\Property(description: 'not that it is there, but how its marks lie over the engine')]
+        public bool $isSpread,
     ) {
     }
 }

@@ -8,6 +8,8 @@ use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Cause\Item;
 use MuteTapper\Core\Cause\ItemKind;
 use MuteTapper\Core\Cause\Ledger;
+use MuteTapper\Core\Cause\MarkSpread;
+use MuteTapper\Core\Cause\Spread;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Entry\Severity;
 
@@ -18,24 +20,34 @@ final class LedgerPresenter
 
     public static function view(Assessment $assessment, Ledger $ledger): LedgerView
     {
-        $cause = $assessment->knowledge->network->causes[$ledger->cause];
-        $for = $against = [];
+        $causes = $assessment->knowledge->network->causes;
+        $cause = $causes[$ledger->placed->cause];
+        $lines = [];
         $silent = 0;
         foreach ($ledger->lines as $sign => $decibans) {
             if (abs($decibans) < Ledger::SILENT) {
                 ++$silent;
-                continue;
-            }
-            $line = self::line($assessment, $sign, $decibans);
-            if ($decibans > 0) {
-                $for[] = $line;
             } else {
-                array_unshift($against, $line);
+                $lines[] = self::line($assessment, $sign, $decibans);
             }
         }
+        foreach ($assessment->model()->spreads() as $spread) {
+            $decibans = array_sum(array_intersect_key($ledger->spread, array_flip($spread->signs)));
+            if (abs($decibans) < Ledger::SILENT) {
+                $silent += $decibans === 0.0 ? 0 : 1;
+            } else {
+                $lines[] = self::spread($assessment, $ledger, $spread, $decibans);
+            }
+        }
+        usort($lines, static fn (LedgerLineView $a, LedgerLineView $b): int => abs($b->decibans) <=> abs($a->decibans));
+        $words = new PlaceWords($assessment->case->engine, $assessment->model()->ground);
 
         return new LedgerView(
-            $cause->code, $cause->label, $cause->explain, $ledger->start, $for, $against, $silent, $ledger->evidence(), $ledger->total(),
+            $cause->code, $cause->label, $cause->explain, $words->where($ledger->placed->extent),
+            $ledger->against === null ? 'none listed' : lcfirst($causes[$ledger->against->cause]->label), $ledger->start,
+            array_values(array_filter($lines, static fn (LedgerLineView $line): bool => $line->decibans > 0)),
+            array_values(array_filter($lines, static fn (LedgerLineView $line): bool => $line->decibans <= 0)),
+            $silent, $ledger->evidence(), $ledger->total(),
         );
     }
 
@@ -43,21 +55,54 @@ final class LedgerPresenter
     {
         $item = $assessment->items()[$code];
         $sign = $assessment->knowledge->signs[$code];
-        $places = $item->isPresent ? $item->places : array_keys($item->sites);
-        $labels = array_map(static fn (string $place): string => $assessment->case->engine->placeLabel($place) ?? $place, $places);
-        $factor = 10 ** (abs($decibans) / 10);
-        $figure = $factor < 10 ? rtrim(rtrim(number_format($factor, 1), '0'), '.') : number_format($factor, 0);
+        $places = $item->isPresent ? $item->places : array_map(strval(...), array_keys($item->sites));
+        $labels = self::labels($assessment, $places);
 
         return new LedgerLineView(
-            $code, $sign->name, self::words($assessment, $item, $labels, $sign->name), $decibans, ($decibans > 0 ? '×' : '÷').$figure,
+            $code, $sign->name, self::words($assessment, $item, $labels, $sign->name), $decibans, self::factor($decibans),
             $places, array_slice($labels, 0, self::MOST_PLACES),
             match (true) {
                 $item->kind === ItemKind::Bench => 'bench',
                 $sign->parts[0]->value === 'running', $item->kind === ItemKind::Unanswered => 'story',
                 default => 'teardown',
             },
-            $sign->parts[0]->value,
+            $sign->parts[0]->value, false,
         );
+    }
+
+    /** How the marks of a mechanism lie, against how the cause would have laid them. */
+    private static function spread(Assessment $assessment, Ledger $ledger, MarkSpread $spread, float $decibans): LedgerLineView
+    {
+        $places = $assessment->model()->ground->codes($spread->marked);
+        $labels = self::labels($assessment, $places);
+        $row = $assessment->model()->rowOf($spread->signs[0], $ledger->placed);
+
+        return new LedgerLineView(
+            $spread->signs[0], $assessment->knowledge->signs[$spread->signs[0]]->name, sprintf(
+                'how it lies: %d of %d looked at, marked %s; this would have marked %s', $spread->seenCount, $spread->siteCount,
+                count($labels) > self::MOST_PLACES ? sprintf('at %d', count($labels)) : implode(', ', $labels),
+                Spread::usual($row)->words(),
+            ), $decibans, self::factor($decibans), $places, array_slice($labels, 0, self::MOST_PLACES), 'teardown',
+            $assessment->knowledge->signs[$spread->signs[0]]->parts[0]->value, true,
+        );
+    }
+
+    /**
+     * @param list<string> $places
+     *
+     * @return list<string>
+     */
+    private static function labels(Assessment $assessment, array $places): array
+    {
+        return array_map(static fn (string $place): string => $assessment->case->engine->placeLabel($place) ?? $place, $places);
+    }
+
+    private static function factor(float $decibans): string
+    {
+        $factor = 10 ** (abs($decibans) / 10);
+        $figure = $factor < 10 ? rtrim(rtrim(number_format($factor, 1), '0'), '.') : number_format($factor, 0);
+
+        return ($decibans > 0 ? '×' : '÷').$figure;
     }
 
     /** @param list<string> $labels */

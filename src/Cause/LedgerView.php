@@ -18,6 +18,10 @@ final readonly class LedgerView
         public string $cause,
         public string $label,
         public string $explain,
+        #[OA\Property(description: 'where it explains most, in words')]
+        public string $region,
+        #[OA\Property(description: 'what it is held against: none listed, or the label of another cause')]
+        public string $baseline,
         #[OA\Property(description: 'weight before any evidence, decibans')]
         public float $start,
         public array $for,

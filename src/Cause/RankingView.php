@@ -5,7 +5,12 @@ declare(strict_types=1);
 namespace MuteTapper\App\Cause;
 
 use MuteTapper\Core\Assessment\Assessment;
+use MuteTapper\Core\Cause\Explanation;
+use MuteTapper\Core\Cause\FurtherCause;
 use MuteTapper\Core\Cause\ItemKind;
+use MuteTapper\Core\Cause\LeftOver;
+use MuteTapper\Core\Cause\PlacedCause;
+use MuteTapper\Core\Cause\RankedCause;
 use MuteTapper\Core\Cause\Ranking;
 use MuteTapper\Core\Cause\Standing;
 use OpenApi\Attributes as OA;
@@ -17,10 +22,13 @@ final readonly class RankingView
     /**
      * @param list<RankedCauseView> $causes
      * @param list<string> $leading
+     * @param list<string> $open
+     * @param list<string> $hearsay
      * @param list<ExplanationView> $explanations
      * @param list<MechanismView> $mechanisms
      * @param list<ExclusionView> $excluded
-     * @param list<string> $leftUnexplained
+     * @param list<LeftOverView> $leftOver
+     * @param list<FurtherCauseView> $further
      */
     private function __construct(
         public int $revision,
@@ -29,12 +37,22 @@ final readonly class RankingView
         #[OA\Property(description: 'one sentence: leader, open between, or not enough evidence')]
         public string $sentence,
         public array $causes,
+        #[OA\Property(description: 'causes that are named; those it is open between, where none is')]
         public array $leading,
+        #[OA\Property(description: 'causes between which it, or its second, is open')]
+        public array $open,
+        #[OA\Property(description: 'causes of the explanation that rest on what was told alone')]
+        public array $hearsay,
         public array $explanations,
         public float $unexplained,
         public array $mechanisms,
+        #[OA\Property(nullable: true, oneOf: [new OA\Schema(ref: FirstEventView::class)])]
+        public ?FirstEventView $firstEvent,
         public array $excluded,
-        public array $leftUnexplained,
+        #[OA\Property(description: 'what the leading explanation does not explain')]
+        public array $leftOver,
+        #[OA\Property(description: 'what else may be wrong beside the leading explanation')]
+        public array $further,
         #[OA\Property(description: 'signs recorded as present')]
         public int $present,
         #[OA\Property(description: 'signs looked for and absent')]
@@ -46,42 +64,45 @@ final readonly class RankingView
     {
         $network = $assessment->knowledge->network;
         $label = static fn (string $code): string => $network->causes[$code]->label;
-        $causes = $mechanisms = [];
-        foreach ($ranking->causes as $ranked) {
-            $causes[] = new RankedCauseView(
-                $ranked->cause->code, $ranked->cause->label, $ranked->cause->explain, $ranked->cause->family,
-                $assessment->knowledge->families[$ranked->cause->family], $ranked->probability, $ranked->gain, $ranked->region,
-                $ranked->cause->outside,
-            );
-        }
-        $established = $ranking->established;
-        foreach ($ranking->mechanisms as $code => $probability) {
-            $mechanisms[] = new MechanismView($code, $network->events[$code]->label, $probability, in_array($code, $established, true));
-        }
+        $words = new PlaceWords($assessment->case->engine, $ranking->model->ground);
         $items = array_filter($assessment->items(), static fn ($item): bool => $item->kind !== ItemKind::Unanswered);
         $present = count(array_filter($items, static fn ($item): bool => $item->isPresent));
 
         return new self(
-            $revision, $assessment->knowledge->hash, $ranking->standing,
-            self::sentence(
-                $ranking, $label,
-                array_map(static fn (string $code): string => $network->events[$code]->label, $established), $items === [],
-            ),
-            $causes, $ranking->leading,
+            $revision, $assessment->knowledge->hash, $ranking->standing(), RankingSentence::of($assessment, $ranking, $items === []),
+            array_map(static fn (RankedCause $ranked): RankedCauseView => new RankedCauseView(
+                $ranked->cause->code, $ranked->cause->label, $ranked->cause->explain, $ranked->cause->family,
+                $assessment->knowledge->families[$ranked->cause->family], $ranked->probability, $ranked->gain,
+                $words->where($ranked->best->extent), $words->stations($ranked->best->extent), $words->form($ranked->best),
+                $ranked->cause->outside,
+            ), $ranking->causes),
+            $ranking->leading(), self::codes($ranking->named->open), self::codes($ranking->named->hearsay),
             array_map(
-                static fn (array $one): ExplanationView => new ExplanationView(
-                    $one['causes'], implode(' and ', array_map($label, $one['causes'])), $one['probability'],
+                static fn (Explanation $one): ExplanationView => new ExplanationView(
+                    $one->causes(), implode(' and ', array_map($label, $one->causes())), $one->probability,
                 ),
                 array_slice($ranking->explanations, 0, 8),
             ),
-            $ranking->unexplained, $mechanisms,
+            $ranking->unexplained, self::mechanisms($assessment, $ranking), self::firstEvent($assessment, $ranking),
             array_map(
                 static fn (string $code, string $flag): ExclusionView => new ExclusionView(
                     $code, $label($code), self::excludedBecause($flag),
                 ),
-                array_keys($ranking->excluded), array_values($ranking->excluded),
+                array_keys($ranking->model->excluded), array_values($ranking->model->excluded),
             ),
-            array_map(static fn (string $sign): string => $assessment->knowledge->signs[$sign]->name, $ranking->unexplainedSigns),
+            array_map(static function (LeftOver $left) use ($assessment, $words): LeftOverView {
+                $name = $assessment->knowledge->signs[$left->sign]->name;
+
+                return new LeftOverView(
+                    $left->sign, $name, $left->isWhole, $left->places,
+                    $left->places === [] ? $name : $name.', '.$words->labels($left->places),
+                );
+            }, $ranking->leftOver()),
+            array_map(static fn (FurtherCause $one): FurtherCauseView => new FurtherCauseView(
+                $one->placed->cause, $label($one->placed->cause), $words->where($one->placed->extent), $one->gain,
+                $one->explains === null ? '' : $assessment->knowledge->signs[$one->explains]->name,
+                $network->causes[$one->placed->cause]->outside,
+            ), $ranking->further()),
             $present, count($items) - $present,
         );
     }
@@ -90,28 +111,47 @@ final readonly class RankingView
     public function at(int $revision): self
     {
         return new self(
-            $revision, $this->knowledge, $this->standing, $this->sentence, $this->causes, $this->leading, $this->explanations,
-            $this->unexplained,
-            $this->mechanisms, $this->excluded, $this->leftUnexplained, $this->present, $this->absent,
+            $revision, $this->knowledge, $this->standing, $this->sentence, $this->causes, $this->leading, $this->open, $this->hearsay,
+            $this->explanations, $this->unexplained, $this->mechanisms, $this->firstEvent, $this->excluded, $this->leftOver, $this->further,
+            $this->present, $this->absent,
         );
     }
 
     /**
-     * @param callable(string): string $label
-     * @param list<string> $established
+     * @param list<PlacedCause> $placed
+     *
+     * @return list<string>
      */
-    private static function sentence(Ranking $ranking, callable $label, array $established, bool $empty): string
+    private static function codes(array $placed): array
     {
-        $names = array_map($label, $ranking->leading);
-        $mechanism = $established === [] ? '' : ' Established: '.lcfirst(implode('; ', array_map(lcfirst(...), $established))).'.';
+        return array_map(static fn (PlacedCause $one): string => $one->cause, $placed);
+    }
 
-        return match ($ranking->standing) {
-            Standing::Leader => implode(' together with ', $names).' leads.'.$mechanism,
-            Standing::OpenBetween => 'Open between '.implode(', ', $names).'.'.$mechanism,
-            Standing::NotEnough => $empty
-                ? 'Not enough evidence: nothing has been recorded yet.'
-                : 'Not enough evidence to name a cause.'.$mechanism,
-        };
+    /** @return list<MechanismView> */
+    private static function mechanisms(Assessment $assessment, Ranking $ranking): array
+    {
+        $views = [];
+        foreach ($ranking->mechanisms() as $code => $probability) {
+            $views[] = new MechanismView(
+                $code, $assessment->knowledge->network->events[$code]->label, $probability, in_array($code, $ranking->established, true),
+            );
+        }
+
+        return $views;
+    }
+
+    private static function firstEvent(Assessment $assessment, Ranking $ranking): ?FirstEventView
+    {
+        $first = $ranking->firstEvent();
+        if ($first === null) {
+            return null;
+        }
+        $label = $assessment->knowledge->network->events[$first->event]->label;
+        $station = $first->station === null ? '' : $assessment->case->engine->placeLabel($first->station) ?? $first->station;
+
+        return new FirstEventView(
+            $first->event, $label, $first->probability, $first->station ?? '', $station === '' ? $label : $label.', '.$station,
+        );
     }
 
     private static function excludedBecause(string $flag): string
@@ -120,6 +160,7 @@ final readonly class RankingView
             'pushrod' => 'this engine has no pushrods',
             'bucket' => 'this engine has no buckets',
             'rocker' => 'this engine has no rockers',
+            'finger' => 'this engine has no fingers',
             'hydraulic' => 'this engine has solid followers',
             'solid' => 'this engine has hydraulic followers',
             'roller' => 'this engine has no roller followers',

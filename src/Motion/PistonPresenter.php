@@ -202,7 +202,7 @@ final readonly class PistonPresenter
     {
         $engine = $this->bench->case->engine;
 
-        return Cams::moving($engine, $station) === Cams::moving($engine, $this->station)
+        return Cams::moving($engine, $station->code()) === Cams::moving($engine, $this->station->code())
             ? $this->phase : (new PistonTravel($station, $this->bench))->early();
     }
 

@@ -55,7 +55,9 @@ final readonly class Cases
 
     public function fileOf(CaseRecord $case, StoredLog $heads): CaseFile
     {
-        return new CaseFile($this->engine($case), $this->settings($case), EntryLog::ofHeads($heads->entries));
+        return new CaseFile(
+            $this->engine($case), $this->settings($case), EntryLog::ofHeads($heads->entries), $this->story($case)->failed,
+        );
     }
 
     public function heads(CaseRecord $case): StoredLog

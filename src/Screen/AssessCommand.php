@@ -65,7 +65,8 @@ final class AssessCommand extends JsonCommand
             ),
             RankingView::of($assessment, $ranking, $revision),
             array_map(
-                static fn (string $cause): LedgerView => LedgerPresenter::view($assessment, $assessment->ledger($cause)), $ranking->leading,
+                static fn (string $cause): LedgerView => LedgerPresenter::view($assessment, $assessment->ledger($cause)),
+                $ranking->leading(),
             ),
             array_map(
                 static fn (StepProgress $step): StepView => new StepView(

@@ -57,7 +57,7 @@ final readonly class ShelvedParts
             }
         }
 
-        return new CaseFile($case->engine, $case->settings, $case->log->beside($entries));
+        return $case->with($case->log->beside($entries));
     }
 
     private static function place(ShelvedVersion $one): string

@@ -33,6 +33,8 @@ final class Example
     /** @var list<Entry> */
     private array $entries = [];
     private int $count = 0;
+    /** @var list<string> */
+    private array $failed = [];
 
     /** @param array<string, mixed> $engine */
     public function __construct(
@@ -93,6 +95,66 @@ final class Example
         return $this->add('finding', $place, $part, $sign, null, ['severity' => $severity, 'state' => $state]);
     }
 
+    /** A sign by its code alone, at these places or at the engine: on the first of its parts that this engine has. */
+    public function shows(string $sign, int $severity, string ...$places): self
+    {
+        $of = self::knowledge()->signs[$sign] ?? throw new \LogicException('No sign '.$sign);
+        foreach ($of->isFromBench() ? [] : $of->parts as $part) {
+            if ($part->isFittedTo($this->engine())) {
+                foreach ($places === [] ? ['engine'] : $places as $place) {
+                    $this->sees($place, $part->value, $sign, $severity);
+                }
+
+                return $this;
+            }
+        }
+        throw new \LogicException('Nobody can see it on this engine: '.$sign);
+    }
+
+    /** The same case, in which something else was recorded of some slots. */
+    public function but(\Closure $change): self
+    {
+        $other = clone $this;
+        $before = count($other->entries);
+        $change($other);
+        $slots = [];
+        foreach (array_slice($other->entries, $before) as $entry) {
+            $slots[$entry->slot->key()] = true;
+        }
+        $kept = array_filter(
+            array_slice($other->entries, 0, $before), static fn (Entry $entry): bool => !isset($slots[$entry->slot->key()]),
+        );
+        $other->entries = [...array_values($kept), ...array_slice($other->entries, $before)];
+
+        return $other;
+    }
+
+    public function hasSaid(string $place, string $part): bool
+    {
+        return array_filter(
+            $this->entries, static fn (Entry $entry): bool => $entry->slot->place === $place && $entry->slot->part === $part,
+        ) !== [];
+    }
+
+    /** Without what was recorded of these signs, columns or questions. */
+    public function without(string ...$items): self
+    {
+        $other = clone $this;
+        $other->entries = array_values(
+            array_filter($other->entries, static fn (Entry $entry): bool => !in_array($entry->slot->item, $items, true)),
+        );
+
+        return $other;
+    }
+
+    /** Stations that the customer reported failed. */
+    public function failed(string ...$stations): self
+    {
+        $this->failed = array_values($stations);
+
+        return $this;
+    }
+
     public function looks(string $place, string ...$parts): self
     {
         foreach ($parts as $part) {
@@ -145,7 +207,7 @@ final class Example
     {
         return new CaseFile(
             $this->engine(), new Settings($this->units, $this->school),
-            EntryLog::of($backwards ? array_reverse($this->entries) : $this->entries),
+            EntryLog::of($backwards ? array_reverse($this->entries) : $this->entries), $this->failed,
         );
     }
 

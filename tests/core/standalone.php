@@ -26,4 +26,4 @@ foreach (Knowledge::FILES as $name) {
 }
 $document = json_decode((string) file_get_contents(__DIR__.'/standalone-case.json'), true, 64, JSON_THROW_ON_ERROR);
 $ranking = Assessment::of(CaseFile::fromNode(Node::root($document)), Knowledge::fromArray($files))->ranking();
-echo $ranking->standing->value, ' ', implode(' ', $ranking->leading), "\n";
+echo $ranking->standing()->value, ' ', implode(' ', $ranking->leading()), "\n";

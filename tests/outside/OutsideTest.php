@@ -5,8 +5,13 @@ declare(strict_types=1);
 namespace MuteTapper\Tests\Outside;
 
 use MuteTapper\Core\Assessment\Assessment;
-use MuteTapper\Core\Cause\Item;
+use MuteTapper\Core\Cause\Explanation;
+use MuteTapper\Core\Cause\ItemKind;
+use MuteTapper\Core\Cause\LaidItem;
 use MuteTapper\Core\Cause\Model;
+use MuteTapper\Core\Cause\PlacedCause;
+use MuteTapper\Core\Knowledge\Cause;
+use MuteTapper\Core\Knowledge\Event;
 use MuteTapper\Core\Knowledge\Link;
 use MuteTapper\Core\Quantity\Normal;
 use MuteTapper\Core\Quantity\Unit;
@@ -106,53 +111,56 @@ final class OutsideTest extends TestCase
     }
 
     /**
-     * The likelihoods of none, every single cause, some pairs and "something not listed" agree with a sum over all states
-     * of all events, written apart in Python from the definitions.
+     * Likelihoods of every cause in every place, posterior, regions, verdict and mechanisms agree with a program written apart
+     * in Python from the definitions: placed singles and pairs, spread and absence included.
      */
     #[DataProvider('cases')]
-    public function testTheInferenceAgreesWithBruteForce(Example $example): void
-    {
-        $model = Assessment::of($example->case(), Example::knowledge())->model();
-        $hypotheses = [[], ['*other*']];
-        foreach ($model->causes as $i => $cause) {
-            $hypotheses[] = [$cause];
-            $hypotheses[] = [$cause, $model->causes[($i + 7) % \count($model->causes)]];
-        }
-        $reference = self::bruteForce($model, ['hypotheses' => $hypotheses]);
-        self::assertCount(\count($hypotheses), $reference);
-        foreach ($hypotheses as $i => $causes) {
-            self::assertIsFloat($reference[$i]);
-            $mask = ['*other*'] === $causes ? $model->other() : $model->atWork(...$causes);
-            self::assertEqualsWithDelta(1.0, $model->elimination->likelihood($mask) / $reference[$i], 1e-9, implode(' and ', $causes));
-        }
-    }
-
-    /** The posterior, the explanations they reduce to, the standing and the events, from the same program. */
-    #[DataProvider('cases')]
     #[DataProvider('standings')]
-    public function testTheRankingAgreesWithBruteForce(Example $example): void
+    public function testTheJudgementAgreesWithBruteForce(Example $example): void
     {
-        $assessment = Assessment::of($example->case(), Example::knowledge());
-        $ranking = $assessment->ranking();
-        [$reference] = self::bruteForce($assessment->model(), ['causes' => $assessment->model()->causes]);
-        self::assertIsArray($reference);
-        $probability = [];
+        $ranking = Assessment::of($example->case(), Example::knowledge())->ranking();
+        $reference = self::bruteForce($ranking->model);
+        $likelihoods = $probability = $regions = [];
         foreach ($ranking->causes as $ranked) {
-            $probability[$ranked->cause->code] = $ranked->probability;
+            $code = $ranked->cause->code;
+            $likelihoods[$code] = array_map($ranking->model->likelihood(...), $ranking->model->placed($code));
+            sort($likelihoods[$code]);
+            $probability[$code] = $ranked->probability;
+            $regions[$code] = $ranking->model->ground->codes($ranked->best->extent->region);
+            sort($regions[$code]);
+        }
+        self::assertEqualsWithDelta(1.0, $ranking->model->likelihood() / $reference['none'], 1e-9);
+        foreach ($likelihoods as $code => $own) {
+            foreach ($own as $i => $likelihood) {
+                self::assertEqualsWithDelta(1.0, $likelihood / $reference['likelihoods'][$code][$i], 1e-9, $code);
+            }
         }
         self::assertEqualsWithDelta($reference['probability'], $probability, 1e-9);
         self::assertEqualsWithDelta($reference['unexplained'], $ranking->unexplained, 1e-9);
-        $explanations = array_map(static function (array $one): array {
-            sort($one['causes']);
+        $explanations = array_map(static function (Explanation $one): array {
+            $causes = $one->causes();
+            sort($causes);
 
-            return [$one['causes'], $one['probability']];
-        }, $ranking->explanations);
-        self::assertEqualsWithDelta(array_slice((array) $reference['explanations'], 0, 20), array_slice($explanations, 0, 20), 1e-9);
-        $leading = $ranking->leading;
-        sort($leading);
-        self::assertSame([$reference['standing'], $reference['leading']], [$ranking->standing->value, $leading]);
-        self::assertIsArray($reference['events']);
-        self::assertEqualsWithDelta(array_intersect_key($reference['events'], $ranking->mechanisms), $ranking->mechanisms, 1e-9);
+            return [$causes, $one->probability];
+        }, array_slice($ranking->explanations, 0, 20));
+        self::assertEqualsWithDelta($reference['explanations'], $explanations, 1e-9);
+        $sorted = static function (array $codes): array {
+            sort($codes);
+
+            return $codes;
+        };
+        $codes = static fn (array $placed): array => $sorted(array_map(static fn (PlacedCause $one): string => $one->cause, $placed));
+        self::assertSame(
+            [$reference['standing'], $reference['leading'], $reference['open'], $reference['established']],
+            [
+                $ranking->standing()->value, $codes($ranking->named->leading), $codes($ranking->named->open),
+                $sorted($ranking->established),
+            ],
+        );
+        foreach (array_slice($ranking->causes, 0, 5) as $ranked) {
+            self::assertSame($reference['regions'][$ranked->cause->code], $regions[$ranked->cause->code]);
+        }
+        self::assertEqualsWithDelta($reference['events'], $ranking->mechanisms(), 1e-9);
     }
 
     /** @return iterable<string, array{Example}> cases of each standing */
@@ -165,37 +173,35 @@ final class OutsideTest extends TestCase
         ];
     }
 
-    /**
-     * @param array<string, mixed> $asked
-     *
-     * @return array<int, mixed>
-     */
-    private static function bruteForce(Model $model, array $asked): array
+    /** @return array<string, mixed> */
+    private static function bruteForce(Model $model): array
     {
-        $links = self::links(...);
+        $links = static fn (array $links): array => array_map(static fn (Link $link): array => [
+            'from' => $link->parent, 'w' => $link->strength->probability(), 'when' => $link->when, 'at' => $link->at?->value,
+        ], $links);
+        $stations = [];
+        foreach ($model->ground->stations as $code) {
+            [$cylinder, $valve] = explode('-', $code);
+            $stations[] = [$code, $cylinder, $cylinder[0], $valve[0]];
+        }
+        $signs = array_map(static fn (LaidItem $laid): array => [
+            'code' => $laid->item->sign, 'site' => $laid->item->site->value, 'leak' => $laid->item->leak, 'gross' => $laid->item->isGross,
+            'report' => $laid->item->isReport, 'relative' => $laid->item->isRelative,
+            'bench' => $laid->item->kind === ItemKind::Bench, 'sites' => $laid->item->sites,
+            'parents' => $links($model->network->signLinks[$laid->item->sign] ?? []),
+        ], $model->items);
 
-        return self::python((string) file_get_contents(__DIR__.'/brute_force.py'), $asked + [
-            'priors' => $model->priors,
-            'events' => array_map(
-                static fn ($event): array => ['code' => $event->code, 'parents' => $links($event->parents)],
-                array_values($model->network->events),
-            ),
-            'signs' => array_map(
-                static fn (Item $item): array => [
-                    'parents' => $links($model->network->signLinks[$item->sign]), 'ratio' => $item->ratio, 'present' => $item->isPresent,
-                ],
-                array_values($model->items),
-            ),
+        [$reference] = self::python((string) file_get_contents(__DIR__.'/brute_force.py'), [
+            'stations' => $stations, 'failed' => $model->failed, 'signs' => $signs,
+            'causes' => array_map(static fn (Cause $cause): array => [
+                'code' => $cause->code, 'prior' => $model->priors[$cause->code], 'scopes' => $cause->scopes, 'forms' => $cause->forms,
+            ], array_values($model->network->causes)),
+            'events' => array_map(static fn (Event $event): array => [
+                'code' => $event->code, 'mode' => $event->mode->value, 'parents' => $links($event->parents),
+            ], array_values($model->network->events)),
         ]);
-    }
+        self::assertIsArray($reference);
 
-    /**
-     * @param list<Link> $links
-     *
-     * @return list<array{string, float}>
-     */
-    private static function links(array $links): array
-    {
-        return array_map(static fn (Link $link): array => [$link->parent, $link->strength->probability()], $links);
+        return $reference;
     }
 }

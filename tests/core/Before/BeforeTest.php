@@ -203,9 +203,33 @@ final class BeforeTest extends TestCase
             ->tests('engine', 'cam_phase_found', '110.5', 'A-E');
         self::assertSame(Verdict::Outside, self::margin($four->bench(), 'cam_phase', 'engine', 'A-I')->verdict);
         self::assertSame(Verdict::Inside, self::margin($four->bench(), 'cam_phase', 'engine', 'A-E')->verdict);
-        $item = Assessment::of($four->case(), Example::knowledge())->items()['phase_off_card'] ?? null;
-        self::assertNotNull($item);
-        self::assertTrue($item->isPresent, 'what was measured is evidence without being written down twice');
+        $items = Assessment::of($four->case(), Example::knowledge())->items();
+        self::assertSame(['A-I'], $items['phase_away']->places, 'a late intake opens away from its piston');
+        self::assertFalse($items['phase_toward']->isPresent);
+        self::assertSame(['A-E', 'A-I'], self::sorted(array_keys($items['phase_toward']->sites)));
+    }
+
+    /** One reading of a cam that drives both kinds says something of each: late, the exhausts come nearer and the intakes go away. */
+    public function testOneCamForBothKindsIsHeardTwice(): void
+    {
+        $items = Assessment::of(
+            self::eight()->tests('engine', 'cam_phase_card', '105', 'cam')->tests('engine', 'cam_phase_found', '113', 'cam')->case(),
+            Example::knowledge(),
+        )->items();
+        self::assertSame(['A-E', 'B-E'], self::sorted($items['phase_toward']->places));
+        self::assertSame(['A-I', 'B-I'], self::sorted($items['phase_away']->places));
+    }
+
+    /**
+     * @param list<string> $codes
+     *
+     * @return list<string>
+     */
+    private static function sorted(array $codes): array
+    {
+        sort($codes);
+
+        return $codes;
     }
 
     public function testAPersonsFindingGoesBeforeTheFigure(): void

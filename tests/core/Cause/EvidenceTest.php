@@ -8,6 +8,7 @@ use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Cause\BenchEvidence;
 use MuteTapper\Core\Cause\Item;
 use MuteTapper\Core\Cause\ItemKind;
+use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Entry\Severity;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
@@ -30,7 +31,7 @@ final class EvidenceTest extends TestCase
     #[DataProvider('sizes')]
     public function testSizesOfSigns(Severity $severity, float $decibans): void
     {
-        $item = Item::of('x', ItemKind::Finding, ['A1-E1' => $severity->confidence()], 16, 0.01, []);
+        $item = Item::of('x', ItemKind::Finding, Site::Station, ['A1-E1' => $severity->confidence()], 16, 0.01, []);
         self::assertEqualsWithDelta($decibans, $item->decibans(), 0.05);
     }
 
@@ -47,7 +48,7 @@ final class EvidenceTest extends TestCase
     public function testAStaticMarginIsNotContactAndASmallOneDoesNotAcquit(float $margin, float $decibans): void
     {
         $p = BenchEvidence::contact(Uncertain::of(Quantity::of($margin, Unit::Inch), ['u' => 0.001 * 0.0254]), 0.025 * 0.0254);
-        self::assertEqualsWithDelta($decibans, Item::of('x', ItemKind::Bench, ['A1-E1' => $p], 1, 0.01, [])->decibans(), 0.05);
+        self::assertEqualsWithDelta($decibans, Item::of('x', ItemKind::Bench, Site::Station, ['A1-E1' => $p], 1, 0.01, [])->decibans(), 0.05);
     }
 
     public function testALowerMarginNeverLowersItsSupport(): void
@@ -55,21 +56,32 @@ final class EvidenceTest extends TestCase
         $before = \INF;
         for ($margin = -0.02; $margin < 0.08; $margin += 0.0005) {
             $p = BenchEvidence::contact(Uncertain::of(Quantity::of($margin, Unit::Inch), ['u' => 0.0012 * 0.0254]), 0.025 * 0.0254);
-            $ratio = Item::of('x', ItemKind::Bench, ['A1-E1' => $p, 'A2-E1' => 0.02], 16, 0.01, [])->ratio;
+            $ratio = Item::of('x', ItemKind::Bench, Site::Station, ['A1-E1' => $p, 'A2-E1' => 0.02], 16, 0.01, [])->ratio;
             self::assertLessThanOrEqual($before + 1e-12, $ratio);
             $before = $ratio;
         }
     }
 
-    public function testAbsenceCountsByHowMuchWasLookedAt(): void
+    /** Fifteen clean stations say nothing against a fault that claims the sixteenth, and all of it at its own. */
+    public function testAbsenceCountsWhereTheCauseWouldBe(): void
     {
-        $absent = static fn (int $looked): float => Item::of(
-            'x', ItemKind::Finding,
-            array_fill_keys(array_map(static fn (int $i): string => 'A'.$i, range(1, max(1, $looked))), 0.04), 16, 0.01, [],
-        )->ratio;
-        $rho = 0.04 / (0.01 * 0.04 + 0.99 * 0.96); // .042, as everywhere at a leak of .01
-        self::assertEqualsWithDelta(1 - (1 - $rho) / 16, $absent(1), 1e-12);
-        self::assertEqualsWithDelta($rho, $absent(16), 1e-12);
+        $clean = Example::pushrodEight()->shows('tip_edge_wipe', 3, 'A1-E1');
+        foreach ($clean->engine()->stations as $station) {
+            if ($station->code() !== 'A1-E1') {
+                $clean->shows('pivot_loose', 0, $station->code());
+            }
+        }
+        $at = static function (Example $example): float {
+            $model = Assessment::of($example->case(), Example::knowledge())->model();
+            foreach ($model->placed('adjuster_loose') as $placed) {
+                if ($model->ground->codes($placed->extent->region) === ['A1-E1']) {
+                    return $model->likelihood($placed);
+                }
+            }
+            self::fail('It is not tried where the mark is.');
+        };
+        self::assertEqualsWithDelta(1.0, $at($clean) / $at(Example::pushrodEight()->shows('tip_edge_wipe', 3, 'A1-E1')), 0.05);
+        self::assertLessThan(0.2, $at($clean->shows('pivot_loose', 0, 'A1-E1')) / $at(Example::pushrodEight()->shows('tip_edge_wipe', 3, 'A1-E1')));
     }
 
     public function testAClearLookSpeaksForWhatTheEyeSeesAndNothingElse(): void

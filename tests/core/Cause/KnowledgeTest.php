@@ -18,9 +18,10 @@ final class KnowledgeTest extends TestCase
     public function testThereIsEnoughOfIt(): void
     {
         $knowledge = Example::knowledge();
-        self::assertGreaterThanOrEqual(18, \count($knowledge->network->causes));
-        self::assertGreaterThanOrEqual(12, \count($knowledge->network->events));
-        self::assertGreaterThanOrEqual(100, \count($knowledge->signs));
+        self::assertGreaterThanOrEqual(75, \count($knowledge->network->causes));
+        self::assertGreaterThanOrEqual(26, \count($knowledge->network->events));
+        self::assertGreaterThanOrEqual(190, \count($knowledge->signs));
+        self::assertGreaterThanOrEqual(590, array_sum(array_map(count(...), $this->links())));
         self::assertSame(
             [],
             array_diff(
@@ -59,7 +60,9 @@ final class KnowledgeTest extends TestCase
                 self::assertMatchesRegularExpression('/\.$/', $text, $sign->code);
             }
             foreach ($sign->parts as $part) {
-                self::assertSame($sign->site, $part->site(), $sign->code.' is counted where its part is');
+                if (!$sign->isFromBench()) {
+                    self::assertSame($sign->site, $part->site(), $sign->code.' is counted where its part is');
+                }
             }
         }
     }

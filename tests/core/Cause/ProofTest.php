@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace MuteTapper\Tests\Core\Cause;
 
 use MuteTapper\Core\Assessment\Assessment;
+use MuteTapper\Core\Cause\Explanations;
 use MuteTapper\Core\Cause\Model;
-use MuteTapper\Core\Cause\Ranker;
+use MuteTapper\Core\Cause\Ranking;
 use MuteTapper\Core\Cause\Standing;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Knowledge\Knowledge;
 use MuteTapper\Core\Knowledge\Link;
 use MuteTapper\Core\Knowledge\Network;
 use MuteTapper\Tests\Core\Example;
@@ -24,21 +26,79 @@ final class ProofTest extends TestCase
     {
         mt_srand(2026);
         $named = [];
-        foreach (RankingTest::archetypes() as $code => $example) {
-            $assessment = Assessment::of($example->case(), Example::knowledge());
-            $ranking = $assessment->ranking();
-            if (Standing::Leader === $ranking->standing) {
-                $named[$code] = [$example->engine(), $assessment->items(), $ranking->leading];
+        foreach (Archetypes::all() as $name => $archetype) {
+            $assessment = Assessment::of($archetype['case']->case(), Example::knowledge());
+            if (Standing::Leader === $assessment->ranking()->standing()) {
+                $named[$name] = [$assessment->case->engine, $assessment->items(), $assessment->ranking()->leading()];
             }
         }
-        self::assertGreaterThan(10, \count($named), 'Most archetypes name a leader.');
+        self::assertGreaterThan(30, \count($named), 'Most archetypes name a leader.');
         $changed = 0;
         for ($trial = 0; $trial < 200; ++$trial) {
             [$engine, $items, $leading] = array_values($named)[$trial % \count($named)];
-            $ranking = (new Ranker(new Model($this->disturbed(), $engine, $items)))->rank();
-            $changed += Standing::Leader === $ranking->standing && [] === array_intersect($ranking->leading, $leading) ? 1 : 0;
+            $ranking = new Ranking(new Model($this->disturbed(), $engine, $items));
+            $changed += Standing::Leader === $ranking->standing() && [] === array_intersect($ranking->leading(), $leading) ? 1 : 0;
         }
         self::assertLessThan(0.03 * 200, $changed);
+    }
+
+    /** One clear look more never names another cause. */
+    public function testOneClearLookMoreNeverNamesAnother(): void
+    {
+        foreach (Archetypes::all() as $name => $archetype) {
+            $before = Assessment::of($archetype['case']->case(), Example::knowledge())->ranking();
+            if ($before->named->leading === []) {
+                continue;
+            }
+            $station = $archetype['case']->engine()->stations[0]->code();
+            foreach (['spring_seat', 'guide', 'port'] as $part) {
+                if ($archetype['case']->hasSaid($station, $part)) {
+                    continue;
+                }
+                $after = Assessment::of((clone $archetype['case'])->looks($station, $part)->case(), Example::knowledge())->ranking();
+                self::assertTrue(
+                    $after->named->leading === [] || array_intersect($after->leading(), $before->leading()) !== [], $name.', '.$part,
+                );
+            }
+        }
+    }
+
+    /** Forty causes that have nothing to do with the case move no probability by more than two in a hundred. */
+    public function testUnrelatedCausesHardlyMatter(): void
+    {
+        $files = Example::files();
+        self::assertIsArray($files['causes']);
+        self::assertIsArray($files['causes']['causes']);
+        for ($i = 0; $i < 40; ++$i) {
+            $files['causes']['causes'][] = [
+                'code' => 'unrelated_'.$i, 'family' => 'outside', 'label' => 'Unrelated', 'explain' => 'Nothing to do with it.',
+                'prior' => ['any' => 0.1], 'scopes' => ['all' => 1.0],
+            ];
+        }
+        $more = Knowledge::fromArray($files);
+        foreach (['springs have set', 'two causes at two places', 'low and tight'] as $name) {
+            $case = Archetypes::all()[$name]['case'];
+            $of = static fn (Knowledge $knowledge): array => Assessment::of($case->case(), $knowledge)->ranking()->weighed->ofCause;
+            [$before, $after] = [$of(Example::knowledge()), $of($more)];
+            foreach ($before as $cause => $probability) {
+                self::assertEqualsWithDelta($probability, $after[$cause] ?? 0.0, 0.02, $name.', '.$cause);
+            }
+        }
+    }
+
+    /** A ranking costs so many messages, whatever the machine. */
+    public function testWhatARankingCosts(): void
+    {
+        $worked = $pairs = [];
+        foreach (Archetypes::all() as $archetype) {
+            $ranking = Assessment::of($archetype['case']->case(), Example::knowledge())->ranking();
+            $worked[] = $ranking->model->elimination->worked;
+            $pairs[] = $ranking->weighed->exactPairs;
+        }
+        sort($worked);
+        sort($pairs);
+        self::assertLessThan(6000, $worked[intdiv(\count($worked), 2)], 'messages of the median case');
+        self::assertLessThan(900, end($pairs), 'pairs summed exactly at most');
     }
 
     /**
@@ -62,7 +122,7 @@ final class ProofTest extends TestCase
             );
             $engine = $example->engine();
             $allowed = array_filter($network->causes, static fn ($cause): bool => null === $cause->excludedBy($engine));
-            $isFaulty = mt_rand() / mt_getrandmax() < Ranker::SINGLES / (Ranker::NONE + Ranker::SINGLES);
+            $isFaulty = mt_rand() / mt_getrandmax() < Explanations::SINGLES / (Explanations::NONE + Explanations::SINGLES);
             $truth = $isFaulty ? self::pick(array_map(static fn ($cause): float => $cause->weight($engine), $allowed)) : 'nothing';
             $on = [$truth => true];
             foreach ($network->events as $code => $event) {

@@ -24,7 +24,7 @@ final class BenchStatesTest extends TestCase
             static fn (bool $isBad): Example => Train::fill(
                 Train::bucketFour(), self::AT, lobe: $isBad ? ['track_width' => '0.050'] : [],
             ),
-            'sliding_nose_stress', 'nose_overloaded', 'wrong_spring',
+            'sliding_nose_stress', 'nose_overloaded', 'nose_load_much',
         ];
         yield 'gas against the seat' => [
             static fn (bool $isBad): Example => $four()->claims('kind-E', 'port_pressure', $isBad ? '75 psi' : '8 psi'),
@@ -34,13 +34,13 @@ final class BenchStatesTest extends TestCase
             static fn (bool $isBad): Example => Example::pushrodEight()->claims('engine', 'highest_speed', '7000')
                 ->measures(self::AT, 'outside_diameter', '1.540')->measures(self::AT, 'wire_diameter', '0.2100')
                 ->measures(self::AT, 'coil_count', $isBad ? '7' : '4'),
-            'surge_order', 'surge_near', 'wrong_spring',
+            'surge_order', 'surge_near', 'spring_surge',
         ];
         yield 'an element that stands under its spring' => [
             static fn (bool $isBad): Example => Example::hydraulicRollerEight()->measures(self::AT, 'load_seat', '130', '1.900')
                 ->measures(self::AT, 'load_open', $isBad ? '640' : '310', '1.400')->tests(self::AT, 'installed_height', '1.900')
                 ->tests(self::AT, 'net_lift', '0.500')->tests(self::AT, 'ratio', '1.5'),
-            'element_load', 'element_overloaded', 'wrong_spring',
+            'element_load', 'element_overloaded', 'spring_over_element',
         ];
         yield 'two valves in one chamber' => [
             static fn (bool $isBad): Example => $four()->tests('A1', 'valve_to_valve', $isBad ? '-0.004' : '0.110'),

@@ -235,8 +235,8 @@ final class BenchTest extends TestCase
         ]));
         $entries = [...$whole->log->entries, $correction];
         $heads = array_values(array_filter($entries, static fn (Entry $entry): bool => $entry->id !== $first->id));
-        $whole = new CaseFile($whole->engine, $whole->settings, EntryLog::of($entries));
-        $short = new CaseFile($whole->engine, $whole->settings, EntryLog::ofHeads($heads));
+        $whole = $whole->with(EntryLog::of($entries));
+        $short = $whole->with(EntryLog::ofHeads($heads));
         $said = static function (CaseFile $case): array {
             $assessment = Assessment::of($case, Example::knowledge());
             $margins = [];

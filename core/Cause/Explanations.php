@@ -1,0 +1,253 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Cause;
+
+/**
+ * Weighs none, every cause in every form and place, all pairs and "something not listed" on the evidence, and reduces them to
+ * what is needed. [own].
+ */
+final class Explanations
+{
+    public const NONE = 1.0;
+    /** Of an engine with a mark that one with nothing wrong does not have. */
+    public const NONE_ON_DAMAGE = 0.25;
+    public const SINGLES = 0.77;
+    public const PAIRS = 0.25;
+    public const OTHER = 0.08;
+    /** A member that does not raise the likelihood by this much is dropped from an explanation. */
+    public const WORTH_KEEPING = 1.5;
+    /** A pair of less than this share of the greatest single is not summed exactly. */
+    public const WORTH_SUMMING = 1e-4;
+    /** The second best place of a member takes part in pairs from this share of its best. */
+    public const OTHER_PLACE = 1e-3;
+    /** A sign that is so seldom there by itself is a mark of damage. */
+    private const DAMAGE_LEAK = 0.015;
+    private const DAMAGE_CONFIDENCE = 0.9;
+
+    /** @var list<Explanation> likeliest first */
+    public readonly array $reduced;
+    public readonly float $unexplained;
+    /** @var array<string, float> probability by cause */
+    public readonly array $ofCause;
+    /** @var array<string, PlacedCause> where each cause explains most */
+    public readonly array $best;
+    /** How many pairs were summed exactly. */
+    public readonly int $exactPairs;
+    private readonly float $none;
+
+    public function __construct(private readonly Model $model)
+    {
+        $this->none = $model->likelihood();
+        $mass = [];
+        $reduced = [];
+        $best = $other = $strongest = $singles = [];
+        foreach (array_keys($model->network->causes) as $code) {
+            [$best[$code], $other[$code], $strongest[$code], $singles[$code]] = $this->single($code, $mass, $reduced);
+        }
+        $this->best = array_filter($best);
+        $least = self::WORTH_SUMMING * max([$this->startOfNone() * $this->none, ...array_values($singles)]);
+        $this->exactPairs = $this->pairs($other, $strongest, $least, $mass, $reduced);
+        $none = $this->startOfNone() * $this->none + ($mass[''] ?? 0.0) + self::OTHER * $model->likelihoodOfOther();
+        unset($mass['']);
+        $total = $none + array_sum($mass);
+        arsort($mass);
+        $explanations = $ofCause = [];
+        foreach ($mass as $key => $weight) {
+            [$members] = $reduced[$key];
+            if ($members === []) {
+                continue; // nothing is needed: it counts as none
+            }
+            $explanations[] = $explanation = new Explanation($members, $weight / $total);
+            foreach ($explanation->causes() as $cause) {
+                $ofCause[$cause] = ($ofCause[$cause] ?? 0.0) + $explanation->probability;
+            }
+        }
+        $this->reduced = $explanations;
+        $this->ofCause = $ofCause;
+        $this->unexplained = $none / $total;
+    }
+
+    /** What "nothing wrong" starts with: less once there is damage, or a station was reported failed. */
+    public function startOfNone(): float
+    {
+        if ($this->model->failed !== []) {
+            return self::NONE_ON_DAMAGE;
+        }
+        foreach ($this->model->items as $laid) {
+            $item = $laid->item;
+            $isDamage = $item->leak <= self::DAMAGE_LEAK && !$item->isReport && $item->confidence >= self::DAMAGE_CONFIDENCE;
+            if ($item->isPresent && ($item->isGross || $isDamage)) {
+                return self::NONE_ON_DAMAGE;
+            }
+        }
+
+        return self::NONE;
+    }
+
+    /** How much likelier the evidence is with these at work than with nothing, in decibans. */
+    public function gain(PlacedCause ...$members): float
+    {
+        return 10 * log10($this->model->likelihood(...$members) / $this->none);
+    }
+
+    /** Weight of a cause in the explanations that hold it and nothing of another explanation. */
+    public function rivalry(string $cause, Explanation $to): float
+    {
+        $sum = 0.0;
+        foreach ($this->reduced as $explanation) {
+            if ($explanation->holds($cause) && array_intersect($explanation->causes(), $to->causes()) === []) {
+                $sum += $explanation->probability;
+            }
+        }
+
+        return $sum;
+    }
+
+    /**
+     * @param array<string, float> $mass by the causes of reduced explanations
+     * @param array<string, array{list<PlacedCause>, float}> $reduced members and the weight of their best place
+     *
+     * @return array{PlacedCause|null, list<PlacedCause>, float, float} best place, those that take part in pairs, greatest likelihood
+     *                                                                  over "none", weight of the cause alone
+     */
+    private function single(string $code, array &$mass, array &$reduced): array
+    {
+        $byForm = [];
+        $strongest = 0.0;
+        foreach ($this->model->placed($code) as $placed) {
+            $likelihood = $this->model->likelihood($placed);
+            $strongest = max($strongest, $likelihood / $this->none);
+            $key = $placed->extent->scope->value.' '.$placed->form;
+            if (!isset($byForm[$key]) || $placed->share * $likelihood > $byForm[$key][1]) {
+                $byForm[$key] = [$placed, $placed->share * $likelihood];
+            }
+        }
+        $sum = 0.0;
+        foreach ($byForm as [$placed, $weight]) {
+            $sum += $weight = self::SINGLES * $this->model->priors[$code] * $weight;
+            $this->keep([$placed], $weight, $mass, $reduced);
+        }
+        usort($byForm, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
+        if ($byForm === []) {
+            return [null, [], 0.0, 0.0];
+        }
+        [$best, $most] = $byForm[0];
+        $taking = [$best->id => $best];
+        foreach ([
+            static fn (PlacedCause $one): bool => $one->extent->scope->isLocal() !== $best->extent->scope->isLocal(),
+            static fn (PlacedCause $one): bool => $one->form !== $best->form,
+        ] as $isOther) {
+            foreach ($byForm as [$placed, $weight]) {
+                if ($isOther($placed) && $weight >= self::OTHER_PLACE * $most) {
+                    $taking[$placed->id] = $placed;
+                    break;
+                }
+            }
+        }
+
+        return [$best, array_values($taking), $strongest, $sum];
+    }
+
+    /**
+     * @param array<string, list<PlacedCause>> $places best place of each cause, then others that take part
+     * @param array<string, float> $strongest greatest likelihood of each cause over "none"
+     * @param array<string, float> $mass
+     * @param array<string, array{list<PlacedCause>, float}> $reduced
+     */
+    private function pairs(array $places, array $strongest, float $least, array &$mass, array &$reduced): int
+    {
+        $priors = $this->model->priors;
+        $both = (array_sum($priors) ** 2 - array_sum(array_map(static fn (float $prior): float => $prior ** 2, $priors))) / 2;
+        $codes = array_keys(array_filter($places));
+        $exact = 0;
+        foreach ($codes as $i => $a) {
+            foreach (array_slice($codes, $i + 1) as $b) {
+                $weight = self::PAIRS * $priors[$a] * $priors[$b] / $both;
+                [$first, $second] = [$places[$a][0], $places[$b][0]];
+                $short = $weight * $this->weightOf($first) * $this->weightOf($second) / $this->none;
+                if (min($strongest[$a], $strongest[$b]) < self::WORTH_KEEPING || $short < $least) {
+                    $this->keepShort($first, $second, $short, $mass, $reduced);
+                    continue;
+                }
+                ++$exact;
+                $pair = [$first, $second];
+                $most = $this->weightOf(...$pair);
+                foreach ([
+                    ...array_map(static fn (PlacedCause $one): array => [$one, $second], array_slice($places[$a], 1)),
+                    ...array_map(static fn (PlacedCause $one): array => [$first, $one], array_slice($places[$b], 1)),
+                ] as $tried) {
+                    $tried = array_values($tried);
+                    if ($this->weightOf(...$tried) > $most) {
+                        [$pair, $most] = [$tried, $this->weightOf(...$tried)];
+                    }
+                }
+                $this->keep($pair, $weight * $most, $mass, $reduced);
+            }
+        }
+
+        return $exact;
+    }
+
+    private function weightOf(PlacedCause ...$members): float
+    {
+        $shares = array_map(static fn (PlacedCause $one): float => $one->share, $members);
+
+        return $this->model->likelihood(...$members) * array_product($shares);
+    }
+
+    /**
+     * Drops, one at a time, the member that adds least, until every member is worth keeping.
+     *
+     * @param list<PlacedCause> $members
+     * @param array<string, float> $mass
+     * @param array<string, array{list<PlacedCause>, float}> $reduced
+     */
+    private function keep(array $members, float $weight, array &$mass, array &$reduced): void
+    {
+        while ($members !== []) {
+            $all = $this->model->likelihood(...$members);
+            $worth = array_map(
+                fn (PlacedCause $one): float => $all / $this->model->likelihood(
+                    ...array_filter($members, static fn (PlacedCause $other): bool => $other !== $one),
+                ), $members,
+            );
+            $least = (int) array_search(min($worth), $worth, true);
+            if ($worth[$least] >= self::WORTH_KEEPING) {
+                break;
+            }
+            array_splice($members, $least, 1);
+        }
+        self::add($members, $weight, $mass, $reduced);
+    }
+
+    /**
+     * A pair that counts as two which have nothing to do with each other.
+     *
+     * @param array<string, float> $mass
+     * @param array<string, array{list<PlacedCause>, float}> $reduced
+     */
+    private function keepShort(PlacedCause $first, PlacedCause $second, float $weight, array &$mass, array &$reduced): void
+    {
+        self::add(
+            array_values(array_filter(
+                [$first, $second], fn (PlacedCause $one): bool => $this->model->likelihood($one) >= self::WORTH_KEEPING * $this->none,
+            )), $weight, $mass, $reduced,
+        );
+    }
+
+    /**
+     * @param list<PlacedCause> $members
+     * @param array<string, float> $mass
+     * @param array<string, array{list<PlacedCause>, float}> $reduced
+     */
+    private static function add(array $members, float $weight, array &$mass, array &$reduced): void
+    {
+        $key = implode(' ', array_map(static fn (PlacedCause $one): string => $one->cause, $members));
+        $mass[$key] = ($mass[$key] ?? 0.0) + $weight;
+        if (!isset($reduced[$key]) || $weight > $reduced[$key][1]) {
+            $reduced[$key] = [$members, $weight];
+        }
+    }
+}

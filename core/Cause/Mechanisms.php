@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Cause;
+
+use MuteTapper\Core\Knowledge\Link;
+use MuteTapper\Core\Knowledge\Strength;
+
+/** How likely each mechanism is whatever its root, and whether it is established. */
+final class Mechanisms
+{
+    /** A mechanism of this probability is established, if it left a mark of its own and nothing denies it. */
+    public const ESTABLISHED = 0.9;
+    /** A looked-for mark that weighs less than this where the others are denies its mechanism. */
+    public const DENIED_BELOW = 0.1;
+    /** How many of the likeliest explanations they are weighed over. */
+    public const WEIGHED = 12;
+
+    /** @var array<string, float> */
+    private array $known = [];
+
+    public function __construct(private readonly Model $model, private readonly Explanations $explanations)
+    {
+    }
+
+    /** @return array<string, float> by event, likeliest first */
+    public function probabilities(): array
+    {
+        $found = [];
+        foreach ($this->model->events as $event) {
+            $found[$event] = $this->probability($event);
+        }
+        arsort($found);
+
+        return $found;
+    }
+
+    /** Over the likeliest explanations; what stays unexplained counts as "none". */
+    public function probability(string $event): float
+    {
+        if (!isset($this->known[$event])) {
+            $whole = $this->explanations->unexplained;
+            $sum = $whole * $this->model->eventProbability($event);
+            foreach (array_slice($this->explanations->reduced, 0, self::WEIGHED) as $explanation) {
+                $sum += $explanation->probability * $this->model->eventProbability($event, ...$explanation->members);
+                $whole += $explanation->probability;
+            }
+            $this->known[$event] = $sum / $whole;
+        }
+
+        return $this->known[$event];
+    }
+
+    /** @return list<string> likeliest first */
+    public function established(): array
+    {
+        $established = [];
+        foreach ($this->model->events as $event) {
+            if ($this->hasOwnMark($event) && !$this->isDenied($event) && $this->probability($event) >= self::ESTABLISHED) {
+                $established[$event] = $this->probability($event);
+            }
+        }
+        arsort($established);
+
+        return array_keys($established);
+    }
+
+    private function hasOwnMark(string $event): bool
+    {
+        foreach ($this->marks($event) as [$laid, $link]) {
+            $isSure = $laid->item->kind !== ItemKind::Bench || $laid->item->confidence >= self::ESTABLISHED;
+            $isOften = $link->strength->probability() >= Strength::Often->probability();
+            if ($laid->item->isPresent && !$laid->item->isReport && $isSure && $isOften) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function isDenied(string $event): bool
+    {
+        $marked = StationSet::none($this->model->ground->all->size);
+        foreach ($this->marks($event) as [$laid]) {
+            $marked = $marked->or($laid->marked);
+        }
+        foreach ($this->marks($event) as [$laid, $link]) {
+            if ($link->strength !== Strength::NearlyAlways || $laid->item->isPresent || $laid->item->isRelative) {
+                continue;
+            }
+            foreach ($laid->looks as [$covered, $ratio]) {
+                if ($ratio < self::DENIED_BELOW && $covered->touches($marked)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<array{LaidItem, Link}> what was recorded of the signs that an event itself brings about */
+    private function marks(string $event): array
+    {
+        $marks = [];
+        foreach ($this->model->items as $laid) {
+            foreach ($this->model->network->signLinks[$laid->item->sign] ?? [] as $link) {
+                if ($link->parent === $event) {
+                    $marks[] = [$laid, $link];
+                }
+            }
+        }
+
+        return $marks;
+    }
+}

@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Cause;
+
+use MuteTapper\Core\Knowledge\Cause;
+
+/** Where a cause is tried: at the stations, cylinders and sets that its marks suggest, and in every kind and bank. [own] */
+final class Places
+{
+    /** So many stations, sets and cylinders of each cause are tried, those with most marks first. */
+    public const TRIED = 3;
+    /** What a cause of single stations has for several at once, where the knowledge does not say more. */
+    public const SEVERAL_OF_STATION = 0.2;
+    /** What a region without any of the stations reported failed starts with. */
+    public const WITHOUT_FAILED = 1 / 3;
+
+    /** @var array<int, list<string>> what was said of each station, by item */
+    private array $known = [];
+
+    /** @param list<LaidItem> $items */
+    public function __construct(private readonly Ground $ground, private readonly array $items, private readonly StationSet $failed)
+    {
+    }
+
+    /**
+     * @param Wiring $wiring of the form, at any kind of valve
+     *
+     * @return list<array{Extent, float}> each with its share of the cause's weight, before the share of the form
+     */
+    public function of(Cause $cause, Wiring $wiring): array
+    {
+        $scopes = $cause->scopes;
+        if (count($this->ground->banks) === 1) {
+            unset($scopes[Scope::Bank->value]);
+        }
+        $total = array_sum($scopes);
+        $places = [];
+        foreach (Scope::cases() as $scope) {
+            $share = ($scopes[$scope->value] ?? 0.0) / $total;
+            if ($scope === Scope::Several) {
+                $share = max($share, self::SEVERAL_OF_STATION * ($scopes[Scope::Station->value] ?? 0.0) / $total);
+            }
+            foreach ($share > 0.0 ? $this->regions($scope, $scopes, $wiring) : [] as $region) {
+                $cover = $region->without($wiring->denied);
+                $places[] = [
+                    new Extent($scope, $region, $cover->isEmpty() ? $region : $cover),
+                    $share * ($this->failed->isEmpty() || $region->touches($this->failed) ? 1.0 : self::WITHOUT_FAILED),
+                ];
+            }
+            $isOfOne = $scope === Scope::Station || $scope === Scope::Cylinder;
+            $elsewhere = $isOfOne && $share > 0.0 ? $this->elsewhere($scope, $wiring) : null;
+            if ($elsewhere !== null && !$elsewhere->isEmpty()) {
+                $places[] = [
+                    new Extent($scope, $elsewhere, $elsewhere, true),
+                    $share * $elsewhere->count / $this->ground->all->count * ($this->failed->isEmpty() ? 1.0 : self::WITHOUT_FAILED),
+                ];
+            }
+        }
+
+        return $places;
+    }
+
+    /**
+     * @param array<string, float> $scopes
+     *
+     * @return list<StationSet>
+     */
+    private function regions(Scope $scope, array $scopes, Wiring $wiring): array
+    {
+        return match ($scope) {
+            Scope::Station => $this->stations($wiring),
+            Scope::Cylinder => $this->mostMarked(
+                array_values(array_filter($this->ground->cylinders, $wiring->suspect->touches(...))), $wiring,
+            ),
+            Scope::Several => $this->mostMarked($this->sets($scopes, $wiring), $wiring),
+            Scope::Kind => array_values($this->ground->kinds),
+            Scope::Bank => array_values($this->ground->banks),
+            Scope::All => [$this->ground->all],
+        };
+    }
+
+    /** @return list<StationSet> stations that are marked or were reported failed; those alike in all that is in reach once */
+    private function stations(Wiring $wiring): array
+    {
+        $alike = [];
+        foreach ($wiring->suspect->numbers() as $number) {
+            $alike[$this->known($number, $wiring)] ??= StationSet::of($this->ground->all->size, [$number]);
+        }
+
+        return $this->mostMarked(array_values($alike), $wiring);
+    }
+
+    /** What is known of a station as far as it is in reach: the same for stations that are alike. */
+    private function known(int $number, Wiring $wiring): string
+    {
+        if (!isset($this->known[$number])) {
+            $station = StationSet::of($this->ground->all->size, [$number]);
+            $this->known[$number] = array_map(static fn (LaidItem $laid): string => $laid->said($station), $this->items);
+        }
+        $station = StationSet::of($this->ground->all->size, [$number]);
+
+        return implode(' ', [
+            $this->ground->kindsOf($station), $this->failed->touches($station) ? 'failed' : '',
+            ...array_intersect_key($this->known[$number], $wiring->reach),
+        ]);
+    }
+
+    /**
+     * @param array<string, float> $scopes that the cause has
+     *
+     * @return list<StationSet> of two or more stations, each once, unless the cause has a scope that means the same
+     */
+    private function sets(array $scopes, Wiring $wiring): array
+    {
+        $union = StationSet::none($this->ground->all->size);
+        $sets = [];
+        foreach (array_keys($wiring->reach) as $number) {
+            $laid = $this->items[$number];
+            if ($laid->isPlaced() && $laid->item->isPresent) {
+                $sets[] = $laid->marked;
+                $union = $union->or($laid->marked);
+            }
+        }
+        $named = [
+            ...(isset($scopes[Scope::Cylinder->value]) ? $this->ground->cylinders : []),
+            ...(isset($scopes[Scope::Kind->value]) ? $this->ground->kinds : []),
+            ...(isset($scopes[Scope::Bank->value]) ? $this->ground->banks : []),
+            ...(isset($scopes[Scope::All->value]) ? [$this->ground->all] : []),
+        ];
+        $distinct = [];
+        foreach ([...$sets, $union, $this->failed] as $set) {
+            $isNamed = array_filter($named, $set->equals(...)) !== [];
+            if ($set->count > 1 && !$isNamed) {
+                $distinct[$set->key()] = $set;
+            }
+        }
+
+        return array_values($distinct);
+    }
+
+    /**
+     * The first few by the number of present signs in reach that mark them; of equals the larger, then the first.
+     *
+     * @param list<StationSet> $sets
+     *
+     * @return list<StationSet>
+     */
+    private function mostMarked(array $sets, Wiring $wiring): array
+    {
+        $ranked = [];
+        foreach ($sets as $set) {
+            $marks = 0;
+            foreach (array_keys($wiring->reach) as $number) {
+                $laid = $this->items[$number];
+                $marks += $laid->isPlaced() && $laid->marked->touches($set) ? 1 : 0;
+            }
+            $ranked[] = [$marks, $set->count, $set];
+        }
+        usort($ranked, static fn (array $a, array $b): int => [$b[0], $b[1], $a[2]->numbers()] <=> [$a[0], $a[1], $b[2]->numbers()]);
+
+        return array_column(array_slice($ranked, 0, self::TRIED), 2);
+    }
+
+    /** Where nothing in reach was said of; if there is no such place, where nothing in reach is marked. */
+    private function elsewhere(Scope $scope, Wiring $wiring): StationSet
+    {
+        $seen = $marked = $this->failed;
+        foreach (array_keys($wiring->reach) as $number) {
+            $laid = $this->items[$number];
+            if ($laid->isPlaced()) {
+                $seen = $seen->or($laid->seen);
+                $marked = $marked->or($laid->marked);
+            }
+        }
+        $untouched = $this->clearOf($scope, $seen);
+
+        return $untouched->isEmpty() ? $this->clearOf($scope, $marked) : $untouched;
+    }
+
+    /** Stations, or whole cylinders, that a set does not touch. */
+    private function clearOf(Scope $scope, StationSet $set): StationSet
+    {
+        foreach ($scope === Scope::Cylinder ? $this->ground->cylinders : [] as $cylinder) {
+            $set = $cylinder->touches($set) ? $set->or($cylinder) : $set;
+        }
+
+        return $this->ground->all->without($set);
+    }
+}

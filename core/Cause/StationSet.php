@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Cause;
+
+/** Some of the stations of one engine, by their numbers from 0 in station order. Kept as a string of bits: an engine can have eighty. */
+final readonly class StationSet
+{
+    /** @param int $size how many stations the engine has */
+    private function __construct(private string $bits, public int $count, public int $size)
+    {
+    }
+
+    /** @param int $of how many stations the engine has */
+    public static function none(int $of): self
+    {
+        return self::ofBits(str_repeat("\0", intdiv($of + 7, 8)), $of);
+    }
+
+    /** @param list<int> $numbers */
+    public static function of(int $of, array $numbers): self
+    {
+        $bits = str_repeat("\0", intdiv($of + 7, 8));
+        foreach ($numbers as $number) {
+            $bits[$number >> 3] = chr(ord($bits[$number >> 3]) | 1 << ($number & 7));
+        }
+
+        return self::ofBits($bits, $of);
+    }
+
+    public function or(self $other): self
+    {
+        return self::ofBits($this->bits | $other->bits, $this->size);
+    }
+
+    public function and(self $other): self
+    {
+        return self::ofBits($this->bits & $other->bits, $this->size);
+    }
+
+    public function without(self $other): self
+    {
+        return self::ofBits($this->bits & ~$other->bits, $this->size);
+    }
+
+    public function touches(self $other): bool
+    {
+        return trim($this->bits & $other->bits, "\0") !== '';
+    }
+
+    public function holds(self $other): bool
+    {
+        return ($this->bits & $other->bits) === $other->bits;
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->count === 0;
+    }
+
+    public function equals(self $other): bool
+    {
+        return $this->bits === $other->bits;
+    }
+
+    /** @return list<int> ascending */
+    public function numbers(): array
+    {
+        $numbers = [];
+        foreach (str_split($this->bits) as $byte => $eight) {
+            for ($bit = 0, $value = ord($eight); $value >> $bit !== 0; ++$bit) {
+                if (($value >> $bit & 1) === 1) {
+                    $numbers[] = 8 * $byte + $bit;
+                }
+            }
+        }
+
+        return $numbers;
+    }
+
+    /** The same for equal sets, and for no others of the engine. */
+    public function key(): string
+    {
+        return $this->bits;
+    }
+
+    private static function ofBits(string $bits, int $size): self
+    {
+        $ones = 0;
+        for ($byte = strlen($bits) - 1; $byte >= 0; --$byte) {
+            for ($value = ord($bits[$byte]); $value !== 0; $value &= $value - 1) {
+                ++$ones;
+            }
+        }
+
+        return new self($bits, $ones, $size);
+    }
+}
