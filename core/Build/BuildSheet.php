@@ -35,7 +35,8 @@ final class BuildSheet
             step: Step::Story,
             what: 'figures of the build',
             columns: array_map(static fn (Column $column): Column => $column->ofEach(Site::Engine)->statable(), [
-                Column::length('bore', Part::Piston, 1.5, 6.0)->usually(4.0),
+                Column::length('bore', Part::Piston, 1.5, 6.0)->usually(4.0)
+                    ->noEvidence('The compression ratio follows from it, which is set and not a mark.'),
                 Column::length('stroke', Part::Piston, 1.0, 6.0)->usually(3.5),
                 Column::length('rod_length', Part::Piston, 2.5, 10.0)->usually(6.0),
                 Column::length('pin_offset', Part::Piston, -0.2, 0.2)->usually(0.02)
@@ -83,7 +84,7 @@ final class BuildSheet
                     ),
                 ),
             ],
-            judged: [Judged::of('speed_over_intended', 'above the intended')->ofFact()],
+            judged: [Judged::of('speed_over_intended', 'above the intended')->ofFact()->onlyIfKnown('intended')],
             site: Site::Engine,
         );
     }

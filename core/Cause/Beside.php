@@ -32,7 +32,7 @@ final readonly class Beside
             if (!$item->isPresent || $item->ratio <= 1.0) {
                 continue;
             }
-            $places = $laid->isPlaced() ? $item->places : [];
+            $places = $laid->isPlaced ? $item->places : [];
             if ($this->model->broughtAbout($item->sign, ...$members) < self::BROUGHT_ABOUT) {
                 $left[] = new LeftOver($item->sign, true, $places);
                 continue;

@@ -11,8 +11,10 @@ namespace MuteTapper\Core\Cause;
  */
 final class Elimination
 {
-    /** @var list<array{factors: list<int>, steps: list<int>, maps: list<list<int>>, size: int, bit: int, next: int|null}> */
+    /** @var list<array{factors: list<int>, steps: list<int>, maps: list<list<int>>, size: int, bit: int}> */
     private array $steps = [];
+    /** @var array<int, int|null> the step into which each step's message goes */
+    private array $next = [];
     /** @var array<int, int|null> the step in which each factor is multiplied; null where it is a constant */
     private array $stepOf = [];
     /** @var list<int> factors without events */
@@ -23,6 +25,8 @@ final class Elimination
     private array $messages = [];
     /** @var array<int, array<int, list<float>>> tables of the factors, by effect */
     private array $tables = [];
+    /** @var array<int, array<string, list<float>>> product of what is not touched in a step, by what is */
+    private array $resting = [];
     /** @var array<string, array<int, array<int, list<float>>>> messages with one factor transformed */
     private array $transformed = [];
     private int $width = 0;
@@ -72,7 +76,7 @@ final class Elimination
     public function powered(float $power): self
     {
         $powered = clone $this;
-        $powered->messages = $powered->tables = $powered->transformed = $powered->reaching = [];
+        $powered->messages = $powered->tables = $powered->transformed = $powered->reaching = $powered->resting = [];
         $powered->power = $power;
 
         return $powered;
@@ -104,16 +108,16 @@ final class Elimination
             }
         }
         $own = [];
-        for ($step = $changed === null ? null : $this->stepOf[$changed]; $step !== null; $step = $this->steps[$step]['next']) {
+        for ($step = $changed === null ? null : $this->stepOf[$changed]; $step !== null; $step = $this->next[$step]) {
             $own[$step] = true;
         }
         $numbers = [];
-        foreach ($this->steps as $s => $plan) {
+        foreach ($this->next as $s => $next) {
             $number = 0;
             if (isset($touched[$s])) {
                 $number = $this->reaching[$s][$touched[$s]] ??= count($this->reaching[$s] ?? []) + 1;
-                if ($plan['next'] !== null) {
-                    $touched[$plan['next']] = ($touched[$plan['next']] ?? '').'s'.$s.':'.$number.' ';
+                if ($next !== null) {
+                    $touched[$next] = ($touched[$next] ?? '').'s'.$s.':'.$number.' ';
                 }
             }
             $numbers[$s] = $number;
@@ -122,7 +126,7 @@ final class Elimination
             } else {
                 $message = $this->messages[$s][$number] ??= $this->message($s, $effects, $numbers, null, null, []);
             }
-            if ($plan['next'] === null) {
+            if ($next === null) {
                 $total *= $message[0];
             }
         }
@@ -144,20 +148,28 @@ final class Elimination
     {
         ++$this->worked;
         $plan = $this->steps[$s];
-        $product = array_fill(0, $plan['size'], 1.0);
-        $m = 0;
-        foreach ($plan['factors'] as $factor) {
-            $values = $this->table($factor, $effects[$factor] ?? 0);
+        $touched = [];
+        $resting = '';
+        foreach ($plan['factors'] as $m => $factor) {
+            $effect = $effects[$factor] ?? 0;
             if ($factor === $changed && $transform !== null) {
-                $values = $transform($values);
+                $touched[$m] = $transform($this->table($factor, $effect));
+            } elseif ($effect !== 0) {
+                $touched[$m] = $this->table($factor, $effect);
             }
-            foreach ($plan['maps'][$m++] as $i => $j) {
-                $product[$i] *= $values[$j];
+            $resting .= isset($touched[$m]) ? ' '.$m : '';
+        }
+        foreach ($plan['steps'] as $i => $step) {
+            $m = count($plan['factors']) + $i;
+            $number = $numbers[$step];
+            if (isset($kept[$step][$number]) || $number !== 0) {
+                $touched[$m] = $kept[$step][$number] ?? $this->messages[$step][$number];
+                $resting .= ' '.$m;
             }
         }
-        foreach ($plan['steps'] as $step) {
-            $values = $kept[$step][$numbers[$step]] ?? $this->messages[$step][$numbers[$step]];
-            foreach ($plan['maps'][$m++] as $i => $j) {
+        $product = $this->resting[$s][$resting] ??= $this->resting($s, $touched);
+        foreach ($touched as $m => $values) {
+            foreach ($plan['maps'][$m] as $i => $j) {
                 $product[$i] *= $values[$j];
             }
         }
@@ -170,6 +182,31 @@ final class Elimination
         }
 
         return $sum;
+    }
+
+    /**
+     * Product of what an explanation does not touch in a step.
+     *
+     * @param array<int, list<float>> $touched by position in the step
+     *
+     * @return list<float>
+     */
+    private function resting(int $s, array $touched): array
+    {
+        $plan = $this->steps[$s];
+        $product = array_fill(0, $plan['size'], 1.0);
+        foreach ($plan['maps'] as $m => $map) {
+            if (isset($touched[$m])) {
+                continue;
+            }
+            $factors = count($plan['factors']);
+            $values = $m < $factors ? $this->table($plan['factors'][$m], 0) : $this->messages[$plan['steps'][$m - $factors]][0];
+            foreach ($map as $i => $j) {
+                $product[$i] *= $values[$j];
+            }
+        }
+
+        return array_values($product);
     }
 
     /**
@@ -205,7 +242,7 @@ final class Elimination
             $this->width = max($this->width, count($union));
             $step = [
                 'factors' => [], 'steps' => [], 'maps' => [], 'size' => 1 << count($union),
-                'bit' => (int) array_search($event, $union, true), 'next' => null,
+                'bit' => (int) array_search($event, $union, true),
             ];
             $s = count($this->steps);
             usort($used, static fn (string $a, string $b): int => [$a[0], (int) substr($a, 1)] <=> [$b[0], (int) substr($b, 1)]);
@@ -217,11 +254,12 @@ final class Elimination
                     $this->stepOf[$number] = $s;
                 } else {
                     $step['steps'][] = $number;
-                    $this->steps[$number]['next'] = $s;
+                    $this->next[$number] = $s;
                 }
                 $step['maps'][] = self::map($union, $scopes[$key]);
             }
             $this->steps[] = $step;
+            $this->next[] = null;
             $scopes['s'.$s] = array_values(array_diff($union, [$event]));
             if ($scopes['s'.$s] !== []) {
                 $waiting['s'.$s] = true;

@@ -161,40 +161,61 @@ final class Explanations
         $priors = $this->model->priors;
         $both = (array_sum($priors) ** 2 - array_sum(array_map(static fn (float $prior): float => $prior ** 2, $priors))) / 2;
         $codes = array_keys(array_filter($places));
+        $weights = $isKept = [];
+        foreach ($codes as $code) {
+            $weights[$code] = $priors[$code] * $this->weightOf($places[$code][0]);
+            $isKept[$code] = $this->model->likelihood($places[$code][0]) >= self::WORTH_KEEPING * $this->none;
+        }
         $exact = 0;
         foreach ($codes as $i => $a) {
-            foreach (array_slice($codes, $i + 1) as $b) {
-                $weight = self::PAIRS * $priors[$a] * $priors[$b] / $both;
-                [$first, $second] = [$places[$a][0], $places[$b][0]];
-                $short = $weight * $this->weightOf($first) * $this->weightOf($second) / $this->none;
-                if (min($strongest[$a], $strongest[$b]) < self::WORTH_KEEPING || $short < $least) {
-                    $this->keepShort($first, $second, $short, $mass, $reduced);
+            for ($j = $i + 1, $n = count($codes); $j < $n; ++$j) {
+                $b = $codes[$j];
+                $short = self::PAIRS / $both * $weights[$a] * $weights[$b] / $this->none;
+                if ($strongest[$a] < self::WORTH_KEEPING || $strongest[$b] < self::WORTH_KEEPING || $short < $least) {
+                    // It counts as two that have nothing to do with each other.
+                    if ($isKept[$a] && $isKept[$b]) {
+                        self::add([$places[$a][0], $places[$b][0]], $short, $mass, $reduced);
+                    } else {
+                        $key = $isKept[$a] ? $a : ($isKept[$b] ? $b : '');
+                        $mass[$key] = ($mass[$key] ?? 0.0) + $short;
+                    }
                     continue;
                 }
                 ++$exact;
-                $pair = [$first, $second];
-                $most = $this->weightOf(...$pair);
-                foreach ([
-                    ...array_map(static fn (PlacedCause $one): array => [$one, $second], array_slice($places[$a], 1)),
-                    ...array_map(static fn (PlacedCause $one): array => [$first, $one], array_slice($places[$b], 1)),
-                ] as $tried) {
-                    $tried = array_values($tried);
-                    if ($this->weightOf(...$tried) > $most) {
-                        [$pair, $most] = [$tried, $this->weightOf(...$tried)];
-                    }
-                }
-                $this->keep($pair, $weight * $most, $mass, $reduced);
+                [$pair, $most] = $this->bestPair($places[$a], $places[$b]);
+                $this->keep($pair, self::PAIRS * $priors[$a] * $priors[$b] / $both * $most, $mass, $reduced);
             }
         }
 
         return $exact;
     }
 
+    /**
+     * Of the best places of two causes, and of either one's others with the best of the other, those that weigh most.
+     *
+     * @param list<PlacedCause> $ofFirst
+     * @param list<PlacedCause> $ofSecond
+     *
+     * @return array{list<PlacedCause>, float}
+     */
+    private function bestPair(array $ofFirst, array $ofSecond): array
+    {
+        [$pair, $most] = [[], 0.0];
+        foreach ($ofFirst as $i => $first) {
+            foreach ($i === 0 ? $ofSecond : [$ofSecond[0]] as $second) {
+                $weight = $this->weightOf($first, $second);
+                if ($weight > $most) {
+                    [$pair, $most] = [[$first, $second], $weight];
+                }
+            }
+        }
+
+        return [$pair, $most];
+    }
+
     private function weightOf(PlacedCause ...$members): float
     {
-        $shares = array_map(static fn (PlacedCause $one): float => $one->share, $members);
-
-        return $this->model->likelihood(...$members) * array_product($shares);
+        return $this->model->likelihood(...$members) * array_product(array_column($members, 'share'));
     }
 
     /**
@@ -223,28 +244,13 @@ final class Explanations
     }
 
     /**
-     * A pair that counts as two which have nothing to do with each other.
-     *
-     * @param array<string, float> $mass
-     * @param array<string, array{list<PlacedCause>, float}> $reduced
-     */
-    private function keepShort(PlacedCause $first, PlacedCause $second, float $weight, array &$mass, array &$reduced): void
-    {
-        self::add(
-            array_values(array_filter(
-                [$first, $second], fn (PlacedCause $one): bool => $this->model->likelihood($one) >= self::WORTH_KEEPING * $this->none,
-            )), $weight, $mass, $reduced,
-        );
-    }
-
-    /**
      * @param list<PlacedCause> $members
      * @param array<string, float> $mass
      * @param array<string, array{list<PlacedCause>, float}> $reduced
      */
     private static function add(array $members, float $weight, array &$mass, array &$reduced): void
     {
-        $key = implode(' ', array_map(static fn (PlacedCause $one): string => $one->cause, $members));
+        $key = implode(' ', array_column($members, 'cause'));
         $mass[$key] = ($mass[$key] ?? 0.0) + $weight;
         if (!isset($reduced[$key]) || $weight > $reduced[$key][1]) {
             $reduced[$key] = [$members, $weight];

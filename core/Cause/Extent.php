@@ -6,7 +6,7 @@ namespace MuteTapper\Core\Cause;
 
 /**
  * Where a cause or a mechanism is at work: a region of stations, and its cover, the part of the region that it is not
- * contradicted in. Elsewhere: at one station that nobody knows of, among those of the region.
+ * contradicted in. Elsewhere: at one station, or in one cylinder, that nobody knows of, among those of the region.
  */
 final readonly class Extent
 {

@@ -81,7 +81,7 @@ final readonly class FirstEvent
         if ($stations?->count !== 1) {
             $stations = StationSet::none($model->ground->all->size);
             foreach ($model->items as $laid) {
-                foreach ($laid->isPlaced() ? $model->network->signLinks[$laid->item->sign] ?? [] : [] as $link) {
+                foreach ($laid->isPlaced ? $model->network->signLinks[$laid->item->sign] ?? [] : [] as $link) {
                     $stations = $link->parent === $event ? $stations->or($laid->marked) : $stations;
                 }
             }

@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Cause;
 
+use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Engine\Site;
 
-/** An item laid on the ground: which stations its marks and its clear looks cover. */
+/** An item laid on the ground: which stations its marks and its clear looks cover. Sites of which the same was said are taken together. */
 final readonly class LaidItem
 {
     /**
-     * @param list<array{StationSet, float}> $marks stations and confidence of each marked site
-     * @param list<array{StationSet, float}> $looks stations and evidence ratio of each site looked at with nothing there
+     * @param list<array{float, StationSet}> $marks confidence and stations of marked sites, the surest first
+     * @param list<array{float, StationSet}> $looks evidence ratio and stations of sites looked at with nothing there
      * @param StationSet $marked stations of all marks
      * @param StationSet $seen stations of all sites looked at, marked or not
      * @param StationSet $denied stations where it was looked for with good confidence, and is not
+     * @param array<string, StationSet>|null $sites the sites of its kind; null where each station is one
      */
     private function __construct(
         public Item $item,
@@ -23,61 +25,68 @@ final readonly class LaidItem
         public StationSet $marked,
         public StationSet $seen,
         public StationSet $denied,
+        public bool $isPlaced,
+        private ?array $sites,
     ) {
     }
 
     public static function on(Ground $ground, Item $item): self
     {
+        $none = $marked = $seen = $denied = StationSet::none(count($ground->stations));
         $marks = $looks = [];
-        $marked = $seen = $denied = StationSet::none(count($ground->stations));
         foreach ($item->sites as $site => $confidence) {
             $covered = $ground->covered($site);
             $seen = $seen->or($covered);
+            $level = (string) $confidence;
             if ($confidence > 0.5) {
-                $marks[] = [$covered, $confidence];
+                $marks[$level] = [$confidence, ($marks[$level][1] ?? $none)->or($covered)];
                 $marked = $marked->or($covered);
             } else {
-                $looks[] = [$covered, Item::ratioAt($confidence, $item->leak)];
+                $looks[$level] = [Item::ratioAt($confidence, $item->leak), ($looks[$level][1] ?? $none)->or($covered)];
                 $denied = $confidence < Ratios::DENIES && !$item->isRelative ? $denied->or($covered) : $denied;
             }
         }
 
-        return new self($item, $marks, $looks, $marked, $seen, $denied);
-    }
-
-    /** Whether it stands at single places, which a cause can be at or not. */
-    public function isPlaced(): bool
-    {
-        return $this->item->site === Site::Station || $this->item->site === Site::Cylinder;
+        return new self(
+            $item, array_values($marks), array_values($looks), $marked, $seen, $denied,
+            $item->site === Site::Station || $item->site === Site::Cylinder, match ($item->site) {
+                Site::Station => null,
+                Site::Cylinder => $ground->cylinders,
+                Site::Bank => $ground->banks,
+                Site::Cam => $ground->cams,
+                Site::Engine => [Place::ENGINE => $ground->all],
+            },
+        );
     }
 
     /** What was said of it at a station, in a word; empty where nothing was. */
     public function said(StationSet $station): string
     {
-        foreach ([...$this->marks, ...$this->looks] as [$covered, $figure]) {
+        foreach ($this->marks as [$confidence, $covered]) {
             if ($covered->touches($station)) {
-                return ($this->marked->touches($station) ? '+' : '-').$figure;
+                return '+'.$confidence;
+            }
+        }
+        foreach ($this->looks as [$ratio, $covered]) {
+            if ($covered->touches($station)) {
+                return '-'.$ratio;
             }
         }
 
         return '';
     }
 
-    /** How many of its sites lie in a region. */
-    public function sitesIn(Ground $ground, StationSet $region): int
+    /** How many of its sites lie in a region, whole or in part. */
+    public function sitesIn(StationSet $region): int
     {
-        return match ($this->item->site) {
-            Site::Station => $region->count,
-            Site::Cylinder => self::touching($ground->cylinders, $region),
-            Site::Bank => self::touching($ground->banks, $region),
-            Site::Cam => self::touching($ground->cams, $region),
-            Site::Engine => 1,
-        };
-    }
+        if ($this->sites === null) {
+            return $region->count;
+        }
+        $count = 0;
+        foreach ($this->sites as $site) {
+            $count += $site->touches($region) ? 1 : 0;
+        }
 
-    /** @param array<string, StationSet> $sites */
-    private static function touching(array $sites, StationSet $region): int
-    {
-        return count(array_filter($sites, static fn (StationSet $site): bool => $site->touches($region)));
+        return $count;
     }
 }

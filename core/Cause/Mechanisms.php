@@ -89,7 +89,7 @@ final class Mechanisms
             if ($link->strength !== Strength::NearlyAlways || $laid->item->isPresent || $laid->item->isRelative) {
                 continue;
             }
-            foreach ($laid->looks as [$covered, $ratio]) {
+            foreach ($laid->looks as [$ratio, $covered]) {
                 if ($ratio < self::DENIED_BELOW && $covered->touches($marked)) {
                     return true;
                 }

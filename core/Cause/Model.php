@@ -20,6 +20,7 @@ final class Model
     private const OTHER_SIGN = 0.03;
     /** Members whose strongest path to an event reaches as far as this outrank others there. */
     private const RANKS = [0.4, 0.1];
+    private const MOST_PLACED = 1_000_000;
 
     public readonly Ground $ground;
     /** What of the knowledge this engine can have. */
@@ -38,6 +39,7 @@ final class Model
     /** @var array<string, int> factor of each present sign */
     public readonly array $factorOf;
     private readonly Ratios $ratios;
+    private readonly StationSet $nowhere;
     private readonly Places $places;
     /** @var array<string, int> number by event */
     private readonly array $eventNumbers;
@@ -67,16 +69,22 @@ final class Model
     private array $leading = [];
     /** @var array<string, list<array{int, Link}>> links from each cause to items */
     private array $leaving = [];
+    /** @var array<string, bool> whether the kind of valve matters to a cause */
+    private array $askForKind = [];
     /** @var array<string, Wiring> */
     private array $wirings = [];
     /** @var array<string, list<PlacedCause>> */
     private array $placed = [];
     private int $placedCount = 0;
-    /** @var array<string, float> weights that recur, by what they are of */
+    /** @var array<int, array<int, float>> ratios by item and the event that came about by itself */
+    private array $free = [];
+    /** @var array<int, array<int, array<string, array<string, float>>>> ratios by item, event, extent and where it is led to */
     private array $known = [];
-    /** @var array<string, array{array<int, int>, float}> what an explanation does, by the numbers of its members */
+    /** @var array<int, array<string, float>> what absent signs weigh, by event and extent */
+    private array $absences = [];
+    /** @var array<int, array{array<int, int>, float}> what an explanation does, by the numbers of its members */
     private array $acts = [];
-    /** @var array<string, float> likelihood by the numbers of the members */
+    /** @var array<int, float> likelihood by the numbers of the members */
     private array $likelihoods = [];
 
     /**
@@ -90,6 +98,7 @@ final class Model
         public readonly array $failed = [],
     ) {
         $this->ground = Ground::of($engine);
+        $this->nowhere = StationSet::none($this->ground->all->size);
         $this->network = $whole->on($engine);
         $this->excluded = $whole->excludedOn($engine);
         $weights = array_map(static fn ($cause): float => $cause->weight($engine), $this->network->causes);
@@ -114,7 +123,8 @@ final class Model
         $placed = [];
         foreach ($this->network->causes[$cause]->forms as $form => $share) {
             foreach ($this->places->of($this->network->causes[$cause], $this->wiring($cause, $form, null)) as [$extent, $ofPlace]) {
-                $wiring = $this->wiring($cause, $form, $this->ground->kindsOf($extent->region));
+                $kinds = $this->asksForKind($cause) ? $this->ground->kindsOf($extent->region) : null;
+                $wiring = $this->wiring($cause, $form, $kinds);
                 $placed[] = new PlacedCause($cause, $form, $extent, $share * $ofPlace, $wiring, $this->placedCount++);
             }
         }
@@ -173,12 +183,9 @@ final class Model
     public function ledTo(string $sign, PlacedCause ...$members): ?StationSet
     {
         $number = $this->numberOf[$sign];
-        $extents = $this->extents($members);
         $led = null;
-        foreach ($this->signParents[$number] as [$event, $link]) {
-            if (isset($extents[$event])) {
-                $led = $led === null ? $extents[$event]->cover : $led->or($extents[$event]->cover);
-            }
+        foreach ($this->extentsOver($number, $members) as $extent) {
+            $led = $led === null ? $extent->cover : $led->or($extent->cover);
         }
         foreach ($members as $member) {
             if (isset($member->wiring->signs[$number])) {
@@ -200,7 +207,7 @@ final class Model
     {
         $number = $this->numberOf[$sign];
         $led = $this->ledTo($sign, $placed);
-        if ($led === null || !$led->touches($this->items[$number]->marked) || !$this->items[$number]->isPlaced()) {
+        if ($led === null || !$led->touches($this->items[$number]->marked) || !$this->items[$number]->isPlaced) {
             return 1.0;
         }
 
@@ -242,7 +249,8 @@ final class Model
                 return $own;
             }
         }
-        $wiring = $this->wiring($placed->cause, $placed->form, $this->ground->kindsOf($placed->extent->region));
+        $kinds = $this->asksForKind($placed->cause) ? $this->ground->kindsOf($placed->extent->region) : null;
+        $wiring = $this->wiring($placed->cause, $placed->form, $kinds);
 
         return new PlacedCause($placed->cause, $placed->form, $placed->extent, $placed->share, $wiring, $this->placedCount++);
     }
@@ -273,7 +281,18 @@ final class Model
      */
     public function act(array $members): array
     {
-        return $this->acts[self::key($members)] ??= $this->actOf(array_values($members));
+        $key = self::key($members);
+        if (!isset($this->acts[$key])) {
+            $members = array_values($members);
+            $this->acts[$key] = match (count($members)) {
+                0 => [[], 1.0],
+                1 => $this->actOfOne($members[0]),
+                2 => $this->actOfTwo($members[0], $members[1]),
+                default => throw new \LogicException('More than two causes together are not weighed.'),
+            };
+        }
+
+        return $this->acts[$key];
     }
 
     /**
@@ -293,7 +312,7 @@ final class Model
             )) / $whole;
         }
         $slope = 0.0;
-        $extents = $this->extents($members);
+        $extents = $this->extentsOver($number, $members);
         foreach ($this->signParents[$number] as [$event, $link]) {
             $on = $path->likelihoodWith($effects, $event, 'on', $this->whereOn($event)) / $whole;
             $extent = $extents[$event] ?? null;
@@ -332,13 +351,17 @@ final class Model
         };
     }
 
-    /** @param array<PlacedCause> $members */
-    private static function key(array $members): string
+    /**
+     * The numbers of up to two members as one.
+     *
+     * @param array<PlacedCause> $members
+     */
+    private static function key(array $members): int
     {
-        $ids = array_map(static fn (PlacedCause $member): int => $member->id, $members);
+        $ids = array_column($members, 'id');
         sort($ids);
 
-        return implode(' ', $ids);
+        return array_reduce($ids, static fn (int $key, int $id): int => $key * self::MOST_PLACED + $id + 1, 0);
     }
 
     /** @return list<string> */
@@ -418,7 +441,7 @@ final class Model
             $this->effect($number, [1 - ($leaks[$code] ?? 0.0), $this->absence($number, null)]);
         }
         foreach ($this->present as $k => $number) {
-            $this->effect(count($this->events) + $k, $this->signContent($number, [], []));
+            $this->effect(count($this->events) + $k, $this->signContent($number, [], [], null));
         }
 
         return $factorOf;
@@ -446,7 +469,7 @@ final class Model
     private function markedBy(array $items, StationSet $and): StationSet
     {
         foreach ($items as $number) {
-            if ($this->items[$number]->isPlaced()) {
+            if ($this->items[$number]->isPlaced) {
                 $and = $and->or($this->items[$number]->marked);
             }
         }
@@ -457,30 +480,30 @@ final class Model
     /** @param string|null $kinds kinds of valve in its region; null for any */
     private function wiring(string $cause, string $form, ?string $kinds): Wiring
     {
-        $kinds = $this->asksForKind($cause) ? $kinds : null;
-
         return $this->wirings[$cause.' '.$form.' '.$kinds] ??= $this->wired($cause, $form, $kinds);
     }
 
     /** Whether a cause leads elsewhere at one kind of valve than at the other. */
     private function asksForKind(string $cause): bool
     {
-        foreach ([...$this->leading[$cause] ?? [], ...$this->leaving[$cause] ?? []] as [, $link]) {
-            if ($link->at !== null) {
-                return true;
+        if (!isset($this->askForKind[$cause])) {
+            $this->askForKind[$cause] = false;
+            foreach ([...$this->leading[$cause] ?? [], ...$this->leaving[$cause] ?? []] as [, $link]) {
+                $this->askForKind[$cause] = $this->askForKind[$cause] || $link->at !== null;
             }
         }
 
-        return false;
+        return $this->askForKind[$cause];
     }
 
     private function wired(string $cause, string $form, ?string $kinds): Wiring
     {
-        $events = $signs = $paths = $reach = $own = [];
+        $events = $signs = $paths = $ranks = $reach = $own = [];
         foreach ($this->network->pathsFrom($cause, $form, $kinds) as $code => $path) {
             if (isset($this->eventNumbers[$code])) {
                 $number = $this->eventNumbers[$code];
                 $paths[$number] = $path;
+                $ranks[$number] = count(array_filter(self::RANKS, static fn (float $least): bool => $path >= $least));
                 $reach += $this->itemsOf[$number];
             }
         }
@@ -499,83 +522,131 @@ final class Model
         ksort($reach);
 
         return new Wiring(
-            $events, $signs, $paths, $reach, $this->ratios->denied($own),
+            $events, $signs, $paths, $ranks, $reach, $this->ratios->denied($own),
             $this->markedBy(array_keys($reach), $this->ground->set($this->failed)),
         );
     }
 
     /**
-     * Where each event that the members lead to is at work: where the member is that leads there more strongly, or where both
-     * are; one that is somewhere unknown yields.
+     * Where an event that the members lead to is at work: where the member is that leads there more strongly, or where both
+     * are; one that is somewhere unknown yields. Null where none leads to it.
      *
      * @param array<PlacedCause> $members
-     *
-     * @return array<int, Extent> by event, ascending
      */
-    private function extents(array $members): array
+    private function extent(int $event, array $members): ?Extent
     {
-        $found = $ranks = [];
+        $held = null;
+        $rank = 0;
         foreach ($members as $member) {
-            foreach ($member->wiring->paths as $event => $path) {
-                $rank = count(array_filter(self::RANKS, static fn (float $least): bool => $path >= $least));
-                if (!isset($found[$event])) {
-                    [$found[$event], $ranks[$event]] = [$member->extent, $rank];
-                    continue;
-                }
-                $held = $found[$event];
-                $found[$event] = match (true) {
-                    $held->isElsewhere !== $member->extent->isElsewhere => $held->isElsewhere ? $member->extent : $held,
-                    $rank !== $ranks[$event] => $rank > $ranks[$event] ? $member->extent : $held,
-                    default => $held->with($member->extent),
-                };
+            if (!isset($member->wiring->ranks[$event])) {
+                continue;
             }
+            $own = $member->wiring->ranks[$event];
+            if ($held === null) {
+                [$held, $rank] = [$member->extent, $own];
+                continue;
+            }
+            $held = match (true) {
+                $held->isElsewhere !== $member->extent->isElsewhere => $held->isElsewhere ? $member->extent : $held,
+                $own !== $rank => $own > $rank ? $member->extent : $held,
+                default => $held->with($member->extent),
+            };
         }
-        ksort($found);
 
-        return $found;
+        return $held;
     }
 
     /**
-     * @param list<PlacedCause> $members
+     * @param array<PlacedCause> $members
      *
-     * @return array{array<int, int>, float}
+     * @return array<int, Extent> of the events that a sign hangs on, as far as members lead to them
      */
-    private function actOf(array $members): array
+    private function extentsOver(int $number, array $members): array
     {
-        $extents = $this->extents($members);
-        $effects = $touched = [];
-        $constant = 1.0;
-        foreach ($extents as $event => $extent) {
-            $off = $this->contents[$event][0][0];
-            foreach ($members as $member) {
-                $off *= 1 - ($member->wiring->events[$event] ?? 0.0);
+        $extents = [];
+        foreach ($this->signParents[$number] as [$event]) {
+            $extent = $this->extent($event, $members);
+            if ($extent !== null) {
+                $extents[$event] = $extent;
             }
-            $effects[$event] = $this->effect($event, [$off, $this->absence($event, $extent)]);
         }
-        foreach ($members as $member) {
-            foreach ($member->wiring->signs as $number => $w) {
-                if ($this->items[$number]->item->isPresent) {
-                    $touched[$number][] = $member;
-                } else {
-                    $constant *= $this->directly($number, $member);
-                }
-            }
+
+        return $extents;
+    }
+
+    /** @return array{array<int, int>, float} */
+    private function actOfOne(PlacedCause $member): array
+    {
+        $effects = [];
+        $constant = 1.0;
+        foreach (array_keys($member->wiring->paths) as $event) {
+            $effects[$event] = $this->eventEffect($event, [$member]);
+        }
+        foreach ($member->wiring->signs as $number => $w) {
+            $constant *= $this->items[$number]->item->isPresent ? 1.0 : $this->directly($number, $member);
         }
         foreach ($this->present as $k => $number) {
-            $isTouched = isset($touched[$number]);
-            foreach ($isTouched ? [] : $this->signParents[$number] as [$event]) {
-                if (isset($extents[$event])) {
-                    $isTouched = true;
-                    break;
-                }
-            }
-            if ($isTouched) {
-                $factor = count($this->events) + $k;
-                $effects[$factor] = $this->effect($factor, $this->signContent($number, $extents, $touched[$number] ?? []));
+            if (isset($member->wiring->reach[$number])) {
+                $effects[count($this->events) + $k] = $this->signEffect($number, [$member]);
             }
         }
 
         return [$effects, $constant];
+    }
+
+    /**
+     * What a pair does to a factor that one member alone touches is what that one does.
+     *
+     * @return array{array<int, int>, float}
+     */
+    private function actOfTwo(PlacedCause $first, PlacedCause $second): array
+    {
+        [[$one, $constantOfOne], [$other, $constantOfOther]] = [$this->act([$first]), $this->act([$second])];
+        $effects = $one + $other;
+        foreach (array_intersect_key($one, $other) as $factor => $effect) {
+            $effects[$factor] = $factor < count($this->events)
+                ? $this->eventEffect($factor, [$first, $second])
+                : $this->signEffect($this->present[$factor - count($this->events)], [$first, $second]);
+        }
+        ksort($effects);
+
+        return [$effects, $constantOfOne * $constantOfOther];
+    }
+
+    /** @param non-empty-list<PlacedCause> $members */
+    private function eventEffect(int $event, array $members): int
+    {
+        $off = $this->contents[$event][0][0];
+        foreach ($members as $member) {
+            $off *= 1 - ($member->wiring->events[$event] ?? 0.0);
+        }
+        $extent = count($members) === 1 ? $members[0]->extent : $this->extent($event, $members);
+
+        return $this->effect($event, [$off, $this->absence($event, $extent)]);
+    }
+
+    /** @param non-empty-list<PlacedCause> $members */
+    private function signEffect(int $number, array $members): int
+    {
+        $extents = $direct = [];
+        $led = null;
+        foreach ($this->signParents[$number] as [$event]) {
+            $extent = $this->extent($event, $members);
+            if ($extent !== null) {
+                $extents[$event] = $extent;
+                $led = $led === null || $led === $extent->cover ? $extent->cover : $led->or($extent->cover);
+            }
+        }
+        foreach ($members as $member) {
+            if (isset($member->wiring->signs[$number])) {
+                $direct[] = $member;
+                $led = $led === null || $led === $member->extent->cover ? $member->extent->cover : $led->or($member->extent->cover);
+            }
+        }
+
+        return $this->effect(
+            $this->factorOf[$this->items[$number]->item->sign], $this->signContent($number, $extents, $direct, $led),
+        );
     }
 
     /** @return array{array<int, int>, float} */
@@ -583,7 +654,7 @@ final class Model
     {
         $effects = [];
         $constant = 1.0;
-        $nowhere = StationSet::none($this->ground->all->size);
+        $nowhere = $this->nowhere;
         foreach (array_keys($this->events) as $event) {
             [$off, $absence] = $this->contents[$event][0];
             $effects[$event] = $this->effect($event, [$off * (1 - self::OTHER_EVENT), $absence]);
@@ -607,18 +678,12 @@ final class Model
      *
      * @param array<int, Extent> $extents
      * @param list<PlacedCause> $direct members that leave it themselves
+     * @param StationSet|null $led covers of all of these; null where there are none
      *
      * @return list<float>
      */
-    private function signContent(int $number, array $extents, array $direct): array
+    private function signContent(int $number, array $extents, array $direct, ?StationSet $led): array
     {
-        $led = StationSet::none($this->ground->all->size);
-        foreach ($this->signParents[$number] as [$event]) {
-            $led = isset($extents[$event]) ? $led->or($extents[$event]->cover) : $led;
-        }
-        foreach ($direct as $member) {
-            $led = $led->or($member->extent->cover);
-        }
         $content = [];
         foreach ($this->signParents[$number] as [$event, $link]) {
             $content[] = $this->strength($link, $extents[$event] ?? null);
@@ -627,7 +692,7 @@ final class Model
         foreach ($direct as $member) {
             $content[] = $member->wiring->signs[$number];
             $content[] = $this->ratios->of(
-                $number, $member->extent, EventMode::Same, StationSet::none($led->size), $led, $member->wiring->suspect,
+                $number, $member->extent, EventMode::Same, $this->nowhere, $led ?? $member->extent->cover, $member->wiring->suspect,
             );
         }
 
@@ -641,17 +706,18 @@ final class Model
         return $isThere ? $link->strength->probability() : 0.0;
     }
 
-    /** @param StationSet|null $led null for a sign that is absent everywhere */
+    /** @param StationSet|null $led null where it is the cover of the extent: a single member, or a sign that is absent everywhere */
     private function ratio(int $number, int $event, ?Extent $extent, ?StationSet $led): float
     {
-        $key = $number.' '.$event.' '.$extent?->key.' '.$led?->key();
+        if ($extent === null) {
+            return $this->free[$number][$event] ??= $this->ratios->free($number, $this->denied[$event], $this->suspect[$event]);
+        }
+        $where = $led === null || $led->equals($extent->cover) ? '' : $led->key();
 
-        return $this->known[$key] ??= $extent === null
-            ? $this->ratios->free($number, $this->denied[$event], $this->suspect[$event])
-            : $this->ratios->of(
-                $number, $extent, $this->network->events[$this->events[$event]]->mode, $this->deniedIn($event, $extent->region),
-                $led ?? $extent->cover, $this->suspect[$event],
-            );
+        return $this->known[$number][$event][$extent->key][$where] ??= $this->ratios->of(
+            $number, $extent, $this->network->events[$this->events[$event]]->mode, $this->deniedIn($event, $extent->region),
+            $led ?? $extent->cover, $this->suspect[$event],
+        );
     }
 
     /** An event that is contradicted all over its region is contradicted nowhere in particular: its absent marks say so already. */
@@ -659,30 +725,29 @@ final class Model
     {
         $denied = $this->denied[$event]->and($region);
 
-        return $denied->equals($region) ? StationSet::none($region->size) : $denied;
+        return $denied->equals($region) ? $this->nowhere : $denied;
     }
 
     /** What all absent signs of an event weigh together if it happened there. */
     private function absence(int $event, ?Extent $extent): float
     {
-        $key = 'absent '.$event.' '.$extent?->key;
-        if (!isset($this->known[$key])) {
+        $key = $extent->key ?? '';
+        if (!isset($this->absences[$event][$key])) {
             $weight = 1.0;
             foreach ($this->absentOf[$event] as [$number, $link]) {
                 $weight *= self::shrunk($this->strength($link, $extent), $this->ratio($number, $event, $extent, null));
             }
-            $this->known[$key] = $weight;
+            $this->absences[$event][$key] = $weight;
         }
 
-        return $this->known[$key];
+        return $this->absences[$event][$key];
     }
 
     /** What an absent sign weighs that a member would leave itself. */
     private function directly(int $number, PlacedCause $member): float
     {
         $ratio = $this->ratios->of(
-            $number, $member->extent, EventMode::Same, StationSet::none($this->ground->all->size), $member->extent->cover,
-            $member->wiring->suspect,
+            $number, $member->extent, EventMode::Same, $this->nowhere, $member->extent->cover, $member->wiring->suspect,
         );
 
         return self::shrunk($member->wiring->signs[$number], $ratio);

@@ -16,7 +16,7 @@ final class Places
     /** What a region without any of the stations reported failed starts with. */
     public const WITHOUT_FAILED = 1 / 3;
 
-    /** @var array<int, list<string>> what was said of each station, by item */
+    /** @var array<string, list<string>> what was said of each station, by item */
     private array $known = [];
 
     /** @param list<LaidItem> $items */
@@ -81,29 +81,33 @@ final class Places
         };
     }
 
-    /** @return list<StationSet> stations that are marked or were reported failed; those alike in all that is in reach once */
+    /** @return list<StationSet> stations that are marked or were reported failed; of those alike in all that is in reach the first */
     private function stations(Wiring $wiring): array
     {
         $alike = [];
-        foreach ($wiring->suspect->numbers() as $number) {
-            $alike[$this->known($number, $wiring)] ??= StationSet::of($this->ground->all->size, [$number]);
+        foreach ($this->byMarks(array_map($this->station(...), $wiring->suspect->numbers()), $wiring) as $station) {
+            $alike[$this->known($station, $wiring)] ??= $station;
+            if (count($alike) === self::TRIED) {
+                break;
+            }
         }
 
-        return $this->mostMarked(array_values($alike), $wiring);
+        return array_values($alike);
+    }
+
+    private function station(int $number): StationSet
+    {
+        return StationSet::of($this->ground->all->size, [$number]);
     }
 
     /** What is known of a station as far as it is in reach: the same for stations that are alike. */
-    private function known(int $number, Wiring $wiring): string
+    private function known(StationSet $station, Wiring $wiring): string
     {
-        if (!isset($this->known[$number])) {
-            $station = StationSet::of($this->ground->all->size, [$number]);
-            $this->known[$number] = array_map(static fn (LaidItem $laid): string => $laid->said($station), $this->items);
-        }
-        $station = StationSet::of($this->ground->all->size, [$number]);
+        $this->known[$station->key()] ??= array_map(static fn (LaidItem $laid): string => $laid->said($station), $this->items);
 
         return implode(' ', [
             $this->ground->kindsOf($station), $this->failed->touches($station) ? 'failed' : '',
-            ...array_intersect_key($this->known[$number], $wiring->reach),
+            ...array_intersect_key($this->known[$station->key()], $wiring->reach),
         ]);
     }
 
@@ -118,7 +122,7 @@ final class Places
         $sets = [];
         foreach (array_keys($wiring->reach) as $number) {
             $laid = $this->items[$number];
-            if ($laid->isPlaced() && $laid->item->isPresent) {
+            if ($laid->isPlaced && $laid->item->isPresent) {
                 $sets[] = $laid->marked;
                 $union = $union->or($laid->marked);
             }
@@ -141,7 +145,7 @@ final class Places
     }
 
     /**
-     * The first few by the number of present signs in reach that mark them; of equals the larger, then the first.
+     * The first few by their marks.
      *
      * @param list<StationSet> $sets
      *
@@ -149,18 +153,35 @@ final class Places
      */
     private function mostMarked(array $sets, Wiring $wiring): array
     {
+        return array_slice($this->byMarks($sets, $wiring), 0, self::TRIED);
+    }
+
+    /**
+     * By the number of present signs in reach that mark them; of equals the larger, then the first.
+     *
+     * @param list<StationSet> $sets
+     *
+     * @return list<StationSet>
+     */
+    private function byMarks(array $sets, Wiring $wiring): array
+    {
+        $marked = [];
+        foreach (array_keys($wiring->reach) as $number) {
+            if ($this->items[$number]->isPlaced && $this->items[$number]->item->isPresent) {
+                $marked[] = $this->items[$number]->marked;
+            }
+        }
         $ranked = [];
         foreach ($sets as $set) {
             $marks = 0;
-            foreach (array_keys($wiring->reach) as $number) {
-                $laid = $this->items[$number];
-                $marks += $laid->isPlaced() && $laid->marked->touches($set) ? 1 : 0;
+            foreach ($marked as $one) {
+                $marks += $one->touches($set) ? 1 : 0;
             }
-            $ranked[] = [$marks, $set->count, $set];
+            $ranked[] = [-$marks, -$set->count, $set->numbers(), $set];
         }
-        usort($ranked, static fn (array $a, array $b): int => [$b[0], $b[1], $a[2]->numbers()] <=> [$a[0], $a[1], $b[2]->numbers()]);
+        usort($ranked, static fn (array $a, array $b): int => [$a[0], $a[1], $a[2]] <=> [$b[0], $b[1], $b[2]]);
 
-        return array_column(array_slice($ranked, 0, self::TRIED), 2);
+        return array_column($ranked, 3);
     }
 
     /** Where nothing in reach was said of; if there is no such place, where nothing in reach is marked. */
@@ -169,7 +190,7 @@ final class Places
         $seen = $marked = $this->failed;
         foreach (array_keys($wiring->reach) as $number) {
             $laid = $this->items[$number];
-            if ($laid->isPlaced()) {
+            if ($laid->isPlaced) {
                 $seen = $seen->or($laid->seen);
                 $marked = $marked->or($laid->marked);
             }

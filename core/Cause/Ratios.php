@@ -97,10 +97,13 @@ final class Ratios
     /** How far marks outside the region take from it: nought up to one in ten, one from a half. */
     public function stray(LaidItem $laid, StationSet $led): float
     {
-        $outside = count(array_filter($laid->marks, static fn (array $mark): bool => !$mark[0]->touches($led)));
+        $outside = 0;
+        foreach ($laid->marks as [, $covered]) {
+            $outside += $laid->sitesIn($covered) - $laid->sitesIn($covered->and($led));
+        }
         [$from, $over] = self::STRAY;
 
-        return max(0.0, min(1.0, ($outside / count($laid->marks) - $from) / $over));
+        return max(0.0, min(1.0, ($outside / $laid->sitesIn($laid->marked) - $from) / $over));
     }
 
     public static function row(Extent $extent, EventMode $mode): SpreadRow
@@ -110,9 +113,9 @@ final class Ratios
 
     private function surest(LaidItem $laid, StationSet $where): ?float
     {
-        foreach ($laid->marks as [$covered, $confidence]) {
+        foreach ($laid->marks as [$confidence, $covered]) {
             if ($covered->touches($where)) {
-                return $confidence; // the surest mark comes first
+                return $confidence; // the surest marks come first
             }
         }
 
@@ -124,41 +127,41 @@ final class Ratios
         if ($laid->item->isRelative && !$extent->scope->isLocal()) {
             return 1.0;
         }
-        $ratios = $suspected = [];
-        foreach ($laid->looks as [$covered, $ratio]) {
-            if ($covered->touches($extent->region)) {
-                $ratios[] = $ratio;
-                if ($covered->touches($suspect)) {
-                    $suspected[] = $ratio;
-                }
-            }
-        }
-        if ($ratios === []) {
+        [$looked, $lost] = self::lost($laid, $extent->region);
+        if ($looked === 0) {
             return 1.0;
         }
-        $sites = $laid->sitesIn($this->ground, $extent->region);
-        $lost = self::lost($ratios);
+        $sites = $laid->sitesIn($extent->region);
         if ($extent->isElsewhere) {
             return 1 - $lost / $sites;
         }
-        $mean = 1 - $lost / count($ratios);
+        $mean = 1 - $lost / $looked;
         if ($sites === 1) {
             return $mean;
         }
         [$one, $few, $most] = Spread::within($row);
         $weight = max($mean, $one * (1 - $lost / $sites) + $few * self::MISSED_BY_FEW ** $lost + $most * self::MISSED_BY_MOST ** $lost);
-        if ($suspected === []) {
+        [$suspected, $lostThere] = self::lost($laid, $extent->region->and($suspect));
+        if ($suspected === 0) {
             return $weight;
         }
-        $there = 1 - self::lost($suspected) / count($suspected);
+        $there = 1 - $lostThere / $suspected;
 
-        return min($weight, count($suspected) > 1 ? max($there, self::MISSED_BY_MOST ** self::lost($suspected)) : $there);
+        return min($weight, $suspected > 1 ? max($there, self::MISSED_BY_MOST ** $lostThere) : $there);
     }
 
-    /** @param list<float> $ratios */
-    private static function lost(array $ratios): float
+    /** @return array{int, float} how many sites of a region were looked at with nothing there, and what they lose together */
+    private static function lost(LaidItem $laid, StationSet $region): array
     {
-        return count($ratios) - array_sum($ratios);
+        $looked = 0;
+        $lost = 0.0;
+        foreach ($laid->looks as [$ratio, $covered]) {
+            $sites = $laid->sitesIn($covered->and($region));
+            $looked += $sites;
+            $lost += $sites * (1 - $ratio);
+        }
+
+        return [$looked, $lost];
     }
 
     /**
@@ -170,7 +173,7 @@ final class Ratios
     {
         $groups = [];
         foreach ($this->items as $number => $laid) {
-            $parent = $laid->item->isPresent && $laid->isPlaced()
+            $parent = $laid->item->isPresent && $laid->isPlaced
                 ? self::strongest($this->network->signLinks[$laid->item->sign] ?? [])
                 : null;
             if ($parent !== null) {
@@ -185,7 +188,7 @@ final class Ratios
                 $seen = $seen->or($this->items[$number]->seen);
             }
             $first = $this->items[$group[0]];
-            $count = $first->sitesIn($this->ground, $seen);
+            $count = $first->sitesIn($seen);
             $spreads[] = $spread = new MarkSpread(
                 array_map(fn (int $number): string => $this->items[$number]->item->sign, $group), $marked, $seen, $count,
                 $first->item->siteCount, $this->ground->classes($first->item->site, $marked, $seen),
@@ -219,7 +222,7 @@ final class Ratios
     {
         $denied = $found = StationSet::none(count($this->ground->stations));
         foreach ($marks as [$number, $link]) {
-            if ($link->strength === Strength::NearlyAlways && $this->items[$number]->isPlaced()) {
+            if ($link->strength === Strength::NearlyAlways && $this->items[$number]->isPlaced) {
                 $at = $link->at === null ? $this->ground->all : $this->ground->kinds[$link->at->value];
                 $denied = $denied->or($this->items[$number]->denied->and($at));
                 $found = $found->or($this->items[$number]->marked);

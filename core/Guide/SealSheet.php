@@ -34,6 +34,7 @@ final class SealSheet
                 Column::length('guide_height', Part::Guide, 0.0, 1.8, 'guide top, above the spring seat')->headed('guide top')
                     ->comparedWithSet()->usually(0.62)->movingWith(['shims_under_spring' => -1, 'guide_cut' => -1]),
                 Column::length('guide_cut', Part::Guide, 0.0, 0.3, 'cut off the top of the guide')->headed('guide top cut')->neverRead()
+                    ->noEvidence('It is a cut to be tried; the height of the guide is what is judged.')
                     ->triedOn(Slider::between(0, 0.15))->orElse(Way::usual(0, Unit::Inch, 'nothing cut off')),
                 self::fit('guide_outside', 'outside diameter of the guide', 'guide outside')->by('outside_micrometer')->usually(0.5025),
                 self::fit('guide_hole', 'hole of the guide in the head', 'hole')->by('dial_bore_gauge')->usually(0.5008),

@@ -22,6 +22,8 @@ final readonly class Choice
         public bool $denies,
         /** What is measured so is worth nothing. */
         public bool $spoils,
+        /** Why it is kept although it weighs nowhere. */
+        public ?string $recordOnly,
     ) {
     }
 
@@ -32,6 +34,7 @@ final readonly class Choice
             $node->get('code')->word(), $node->get('label')->word(), $node->get('meaning')->word(1000),
             $node->maybe('sign')?->word(), $node->maybe('severity')?->choice(Severity::class), $node->maybe('denies')?->flag() ?? false,
             $node->maybe('spoils')?->flag() ?? false,
+            $node->maybe('record_only')?->word(1000),
         );
     }
 }

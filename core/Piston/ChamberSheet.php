@@ -30,6 +30,7 @@ final class ChamberSheet
                 Column::of('chamber_volume', Part::Chamber, 5, 250, Unit::CubicCentimetre)->by('burette')->claimable()
                     ->comparedWithSet()->usually(64, Unit::CubicCentimetre),
                 Column::of('piston_volume', Part::Piston, -80, 80, Unit::CubicCentimetre, 'dish of the piston, a dome is negative')
+                    ->noEvidence('The compression ratio follows from it, which is set and not a mark.')
                     ->headed('dish')->by('burette')->statable()->usually(5, Unit::CubicCentimetre),
                 Column::length('deck_cut', Part::Chamber, 0.0, 0.2, 'cut off the head’s face')
                     ->recordOnly('It explains a small chamber and tight valves; what it takes is in volume and free drop already.')

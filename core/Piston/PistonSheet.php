@@ -46,6 +46,7 @@ final class PistonSheet
                     ->headed('piston to valve')->by('clay')->usually(0.1)->computedUnder('by the cam')
                     ->orElse(Way::same(From::value('clearance_at_phase'))),
                 Column::length('metal_to_groove', Part::PistonRelief, 0.0, 1.0, 'metal from relief to ring groove')
+                    ->noEvidence('It decides how deep a relief may be cut; a land that broke is found as a sign.')
                     ->headed('metal left')->usually(0.2),
             ],
             values: [
@@ -65,7 +66,9 @@ final class PistonSheet
             judged: [
                 Judged::of('piston_to_valve', 'piston to valve')->restsOn('free_drop'),
                 Judged::of('radial_room', 'radial')->restsOn('relief_radius'),
-                Judged::of('metal_to_groove', 'metal left'),
+                Judged::of('metal_to_groove', 'metal left')->noEvidence(
+                    'It decides how deep a relief may be cut; a land that broke is found as a sign.',
+                ),
             ],
             wants: ['relief_depth' => 1, 'piston_to_valve' => 1],
         );

@@ -37,6 +37,7 @@ final class RockerSheet
                 Column::length('pushrod_run_out', Part::Pushrod, 0.0, 0.5, 'run-out of the pushrod')->headed('run-out')->on($pushrods)
                     ->by('dial_indicator')->usually(0.002),
                 Column::of('ratio_half', Part::Rocker, 0.8, 2.6, Unit::One, 'ratio at half lift')->by('ratio_from_lifts')
+                    ->noEvidence('It shows the geometry, which its path on the tip judges.')
                     ->usually(1.52, Unit::One),
                 Column::length('tip_path', Part::Rocker, 0.0, 0.4, 'width of the path on the tip')->headed('tip path')->usually(0.05),
             ],

@@ -35,7 +35,8 @@ final class SeatSheet
                     ->usually(1.57),
                 Column::length('insert_outside', Part::Seat, 0.6, 3.2, 'outside diameter of the insert')->headed('insert outside')
                     ->usually(1.7),
-                Column::of('seat_angle', Part::Seat, 15, 65, Unit::Degree)->by('protractor')->usually(45.5, Unit::Degree),
+                Column::of('seat_angle', Part::Seat, 15, 65, Unit::Degree)->by('protractor')->usually(45.5, Unit::Degree)
+                    ->noEvidence('It tells how the band was cut; where it touches is what is judged.'),
                 Column::length('seat_run_out', Part::Seat, 0.0, 0.05, 'run-out to the guide')->headed('run-out')->by('dial_indicator')
                     ->shownIn(Fineness::Fine)->usually(0.001),
                 Column::length('throat', Part::Seat, 0.5, 2.6)

@@ -74,6 +74,12 @@ final class Column
      */
     public ?string $recordOnly = null;
     /**
+     * Why the judgement does not hear it, although values follow from it.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    public ?string $noEvidence = null;
+    /**
      * Ways to its value, besides reading and claim.
      *
      * @var list<Way>
@@ -201,6 +207,12 @@ final class Column
     public function comparedWithSet(): self
     {
         return $this->with(static function (self $copy): void { $copy->isComparedWithSet = true; });
+    }
+
+    /** Values follow from it, and none of them says what happened. */
+    public function noEvidence(string $reason): self
+    {
+        return $this->with(static function (self $copy) use ($reason): void { $copy->noEvidence = $reason; });
     }
 
     /** No value follows from it and nothing judges it: it is written down for this reason. */

@@ -98,6 +98,13 @@ final class Judged
      */
     public ?string $eatenBy = null;
 
+    /**
+     * Why nothing of it is evidence, where nothing is.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    public ?string $noEvidence = null;
+
     /** @param string $head under which the sheet shows its rules */
     private function __construct(public readonly string $value, public readonly string $head)
     {
@@ -173,6 +180,18 @@ final class Judged
     public function accusingOnly(): self
     {
         return $this->with(static function (self $copy): void { $copy->accusesOnly = true; });
+    }
+
+    /** Judged only where this input is known: claimed, or a fact of the engine. */
+    public function onlyIfKnown(string $input): self
+    {
+        return $this->with(static function (self $copy) use ($input): void { $copy->onlyIfKnown = $input; });
+    }
+
+    /** It decides what may be done next, and says nothing of what happened. */
+    public function noEvidence(string $reason): self
+    {
+        return $this->with(static function (self $copy) use ($reason): void { $copy->noEvidence = $reason; });
     }
 
     public function apart(): self

@@ -144,6 +144,9 @@ final class MarginMaker
             if ($from !== null) {
                 $parts = $value->index->split($index, $this->bench->case->engine) ?? [];
                 $of = $this->bench->sheets->value($from->name);
+                if ($of->column === null && $this->bench->value($place, $of->name) instanceof Given) {
+                    return true;
+                }
                 if ($of->column !== null && $this->bench->claim($place, $of->column, $this->bench->indexOf($from, $of, $parts)) !== null) {
                     return true;
                 }

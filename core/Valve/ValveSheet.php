@@ -42,7 +42,8 @@ final class ValveSheet
                 Column::length('head_diameter', Part::Valve, 0.7, 2.8)
                     ->headed('head dia.')->at(Axis::Direction)->claimable()->usually(1.6),
                 Column::length('valve_margin', Part::Valve, 0.0, 0.25, 'margin')->usually(0.062),
-                Column::of('face_angle', Part::Valve, 15, 65, Unit::Degree)->by('protractor')->usually(45, Unit::Degree),
+                Column::of('face_angle', Part::Valve, 15, 65, Unit::Degree)->by('protractor')->usually(45, Unit::Degree)
+                    ->noEvidence('It tells how the face was cut; where it touches is what is judged.'),
                 Column::length('stem_run_out', Part::Valve, 0.0, 0.1, 'run-out of the stem')
                     ->headed('run-out')->by('dial_indicator')->shownIn(Fineness::Fine)->usually(0.0008),
                 Column::length('tip_length', Part::Valve, 0.02, 0.6, 'tip above the groove')->headed('tip')->comparedWithSet()

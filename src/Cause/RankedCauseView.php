@@ -10,7 +10,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class RankedCauseView
 {
-    /** @param list<string> $places */
+    /** @param list<string> $places stations of the region; empty where it is everywhere, or at a place nobody knows of */
     public function __construct(
         public string $code,
         public string $label,
@@ -22,7 +22,6 @@ final readonly class RankedCauseView
         public float $gain,
         #[OA\Property(description: 'where, in words')]
         public string $region,
-        #[OA\Property(description: 'stations of the region; empty where it is everywhere, or at a place nobody knows of')]
         public array $places,
         #[OA\Property(description: 'in which way it is wrong, in words; empty where there is one way only')]
         public string $form,

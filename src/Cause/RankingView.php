@@ -21,14 +21,14 @@ final readonly class RankingView
 {
     /**
      * @param list<RankedCauseView> $causes
-     * @param list<string> $leading
-     * @param list<string> $open
-     * @param list<string> $hearsay
+     * @param list<string> $leading causes that are named; those it is open between, where none is
+     * @param list<string> $open causes between which it, or its second, is open
+     * @param list<string> $hearsay causes of the explanation that rest on what was told alone
      * @param list<ExplanationView> $explanations
      * @param list<MechanismView> $mechanisms
      * @param list<ExclusionView> $excluded
-     * @param list<LeftOverView> $leftOver
-     * @param list<FurtherCauseView> $further
+     * @param list<LeftOverView> $leftOver what the leading explanation does not explain
+     * @param list<FurtherCauseView> $further what else may be wrong beside it
      */
     private function __construct(
         public int $revision,
@@ -37,21 +37,15 @@ final readonly class RankingView
         #[OA\Property(description: 'one sentence: leader, open between, or not enough evidence')]
         public string $sentence,
         public array $causes,
-        #[OA\Property(description: 'causes that are named; those it is open between, where none is')]
         public array $leading,
-        #[OA\Property(description: 'causes between which it, or its second, is open')]
         public array $open,
-        #[OA\Property(description: 'causes of the explanation that rest on what was told alone')]
         public array $hearsay,
         public array $explanations,
         public float $unexplained,
         public array $mechanisms,
-        #[OA\Property(nullable: true, oneOf: [new OA\Schema(ref: FirstEventView::class)])]
         public ?FirstEventView $firstEvent,
         public array $excluded,
-        #[OA\Property(description: 'what the leading explanation does not explain')]
         public array $leftOver,
-        #[OA\Property(description: 'what else may be wrong beside the leading explanation')]
         public array $further,
         #[OA\Property(description: 'signs recorded as present')]
         public int $present,

@@ -27,6 +27,7 @@ use OpenApi\Attributes as OA;
     new OA\Property('rockerRatio', type: 'number', nullable: true),
     new OA\Property('intendedSpeed', type: 'number', nullable: true),
     new OA\Property('reachedSpeed', type: 'number', nullable: true),
+    new OA\Property('flags', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')),
 ])]
 final class EngineInput
 {

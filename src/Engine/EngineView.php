@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Engine;
 
+use MuteTapper\Core\Engine\BuildFlag;
 use MuteTapper\Core\Engine\DriveKind;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\FollowerFace;
@@ -43,6 +44,11 @@ final readonly class EngineView
         public ?float $rockerRatio,
         public ?float $intendedSpeed,
         public ?float $reachedSpeed,
+        #[OA\Property(
+            type: 'object', description: 'facts of the build that causes ask for: yes, no or unknown, by name',
+            additionalProperties: new OA\AdditionalProperties(type: 'string'),
+        )]
+        public \stdClass $flags,
     ) {
     }
 
@@ -55,6 +61,7 @@ final readonly class EngineView
             $engine->numbering, $engine->valveOrder === [] ? null : $engine->valveOrder, $engine->firingOrder, $engine->firingAngles,
             $engine->forwardBank,
             $engine->rockerRatio, $engine->intendedSpeed, $engine->reachedSpeed,
+            (object) array_map(static fn (BuildFlag $flag): string => $flag->value, $engine->flags),
         );
     }
 

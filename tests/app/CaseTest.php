@@ -102,7 +102,7 @@ final class CaseTest extends AppTestCase
         ];
         yield 'unknown member' => [self::changed(['surprise' => 1]), 422, 'surprise'];
         yield 'entry at a place that the engine lacks' => [
-            self::changed(['engine' => ['layout' => 'inline', 'drive' => 'pushrod', 'cylinders' => 1]]), 422, 'no place',
+            self::changed(['engine' => ['layout' => 'inline', 'drive' => 'pushrod', 'cylinders' => 1], 'story' => []]), 422, 'no place',
         ];
         yield 'entry that breaks its chain' => [
             self::changed(
@@ -216,7 +216,7 @@ final class CaseTest extends AppTestCase
         );
         $signed = $this->send('POST', "/api/cases/$id/call/signature", ['by' => 'tests'], 200, ['If-Match' => '"2"']);
         self::assertIsArray($signed['signed']);
-        self::assertStringContainsString('Installed height too small leads', self::at($signed, 'signed/rankingSentence')->text());
+        self::assertStringContainsString('Installed height too small (3E) leads', self::at($signed, 'signed/rankingSentence')->text());
         $this->send(
             'POST', "/api/cases/$id/entries",
             ['supersedes' => '01900000-0000-7000-8000-000000000005', 'reason' => 're-measured'] + self::height('1.800', 'A2-E1'), 201,

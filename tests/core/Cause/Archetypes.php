@@ -107,7 +107,8 @@ final class Archetypes
             $gas->claims($place, 'load_seat', '62', '1.440')->measures($place, 'load_seat', '61', '1.440');
         }
         $surge = Example::pushrodEight()->shows('coil_clash', 3, ...self::every(Example::pushrodEight()))
-            ->shows('broken_in_middle', 3, 'A1-I1', 'B3-I1')->shows('spring_broken', 3, 'A1-I1', 'B3-I1')->shows('damper_displaced', 2, 'A2-I1')
+            ->shows('broken_in_middle', 3, 'A1-I1', 'B3-I1')->shows('spring_broken', 3, 'A1-I1', 'B3-I1')
+            ->shows('damper_displaced', 2, 'A2-I1')
             ->shows('coils_bright', 0, 'A1-I1', 'B3-I1')->shows('fracture_fatigue', 3, 'A1-I1', 'B3-I1')
             ->shows('wire_inclusion', 0, 'A1-I1', 'B3-I1');
 
@@ -165,7 +166,8 @@ final class Archetypes
                 'family' => 'float', 'because' => 'What was told alone names nobody.',
                 'case' => Example::pushrodEight()->shows('overspeed_seen', 3)->shows('misfire_high', 3), 'is' => Expected::notEnough(),
                 'twin' => Example::pushrodEight()->shows('overspeed_seen', 3)->shows('misfire_high', 3)
-                    ->shows('seat_hammered', 3, ...self::every(Example::pushrodEight()))->shows('flank_landing', 3, 'A1-I1', 'A3-I1', 'B2-I1'),
+                    ->shows('seat_hammered', 3, ...self::every(Example::pushrodEight()))
+                    ->shows('flank_landing', 3, 'A1-I1', 'A3-I1', 'B2-I1'),
                 'becomes' => Expected::leader('over_speed'),
             ],
         ];
@@ -229,12 +231,14 @@ final class Archetypes
                 'family' => 'bind', 'because' => 'The inner has less travel than the outer and broke at three stations.',
                 'case' => $inner, 'is' => Expected::first('inner_binds_first'),
                 'twin' => $inner->without('bind_height', 'inner_step')->but(
-                    static fn (Example $twin) => $twin->shows('spring_rubbed_inside', 3, 'A1-E1', 'A4-E1', 'B2-E1')->shows('guide_peened', 2, 'A1-E1'),
+                    static fn (Example $twin) => $twin->shows('spring_rubbed_inside', 3, 'A1-E1', 'A4-E1', 'B2-E1')
+                        ->shows('guide_peened', 2, 'A1-E1'),
                 ), 'becomes' => Expected::leader('spring_on_guide'),
             ],
             'a locator that is not on the card' => [
                 'family' => 'bind', 'because' => 'What stands under the spring explains the height that is missing.',
-                'case' => self::bound()->shows('shim_unlisted', 3, 'A2-E1')->without('installed_height'), 'is' => Expected::open('locator_unlisted', 'installed_height_small'),
+                'case' => self::bound()->shows('shim_unlisted', 3, 'A2-E1')
+                    ->without('installed_height'), 'is' => Expected::open('locator_unlisted', 'installed_height_small'),
                 'twin' => self::bound()->shows('shim_unlisted', 0, 'A2-E1'), 'becomes' => Expected::leader('installed_height_small'),
             ],
         ];
@@ -246,7 +250,8 @@ final class Archetypes
         $prints = static fn (string $kind, float $found, float $card): Example => Example::bucketFour()
             ->shows('piston_print', 3, ...self::every(Example::bucketFour(), $kind))
             ->shows('stem_bent', 3, 'A1-'.$kind.'1', 'A2-'.$kind.'1')
-            ->tests('engine', 'cam_phase_card', (string) $card, 'A-'.$kind)->tests('engine', 'cam_phase_found', (string) $found, 'A-'.$kind);
+            ->tests('engine', 'cam_phase_card', (string) $card, 'A-'.$kind)
+            ->tests('engine', 'cam_phase_found', (string) $found, 'A-'.$kind);
         // Centres of exhaust cams of their own are counted before top dead centre: less is later.
         $late = $prints('E', 100, 110);
         $early = $prints('E', 120, 110);
@@ -264,7 +269,8 @@ final class Archetypes
             ],
             'intake prints with the exhaust cam late' => [
                 'family' => 'contact', 'because' => 'Each cam by itself: an intake print says nothing of the exhaust cam.',
-                'case' => $prints('I', 106, 106)->tests('engine', 'cam_phase_card', '110', 'A-E')->tests('engine', 'cam_phase_found', '100', 'A-E'),
+                'case' => $prints('I', 106, 106)->tests('engine', 'cam_phase_card', '110', 'A-E')
+                    ->tests('engine', 'cam_phase_found', '100', 'A-E'),
                 'is' => Expected::first('phase_off'),
                 'twin' => $prints('I', 106, 106)->tests('engine', 'cam_phase_card', '110', 'A-E')
                     ->tests('engine', 'cam_phase_found', '110', 'A-E'),
@@ -272,14 +278,16 @@ final class Archetypes
             ],
             'reliefs too shallow' => [
                 'family' => 'contact', 'because' => 'Clay says there is no depth, and the cams are on their marks.',
-                'case' => $prints('E', 110, 110)->shows('relief_no_depth', 3, 'A1-E1', 'A2-E1', 'A3-E1'), 'is' => Expected::leader('relief_shallow'),
+                'case' => $prints('E', 110, 110)
+                    ->shows('relief_no_depth', 3, 'A1-E1', 'A2-E1', 'A3-E1'), 'is' => Expected::leader('relief_shallow'),
                 'twin' => $prints('E', 110, 110)->shows('relief_no_depth', 0, 'A1-E1', 'A2-E1', 'A3-E1')
                     ->shows('print_outside', 3, ...self::every(Example::bucketFour(), 'E')),
                 'becomes' => Expected::first('radial_misfit'),
             ],
             'the drive broke' => [
                 'family' => 'contact', 'because' => 'Few sharp prints on valves that stood open, intakes and exhausts mixed.',
-                'case' => Example::bucketFour()->shows('sudden_stop', 3)->shows('drive_gone', 3)->shows('one_sharp_print', 3, 'A1-I1', 'A3-E2')
+                'case' => Example::bucketFour()->shows('sudden_stop', 3)->shows('drive_gone', 3)
+                    ->shows('one_sharp_print', 3, 'A1-I1', 'A3-E2')
                     ->shows('piston_print', 2, 'A1-I1', 'A3-E2')->shows('stem_bent', 3, 'A1-I1', 'A3-E2')->looks('A2-I1', 'piston_relief')
                     ->looks('A2-E1', 'piston_relief')->looks('A4-I1', 'piston_relief')->looks('A4-E1', 'piston_relief'),
                 'is' => Expected::leader('drive_broken'),
@@ -323,7 +331,8 @@ final class Archetypes
         return [
             'anti-wear too low' => [
                 'family' => 'lubrication', 'because' => 'Lobes and lifters gone on several; the oil has too little phosphorus.',
-                'case' => $worn(...$some)->shows('phosphorus_low', 3)->shows('oil_feed_blocked', 0), 'is' => Expected::leader('antiwear_low'),
+                'case' => $worn(...$some)->shows('phosphorus_low', 3)
+                    ->shows('oil_feed_blocked', 0), 'is' => Expected::leader('antiwear_low'),
                 'twin' => $worn(...$some)->shows('phosphorus_low', 0)->shows('oil_feed_blocked', 3)->shows('oil_pressure_low', 3),
                 'becomes' => Expected::leader('oil_starved'),
             ],
@@ -335,7 +344,8 @@ final class Archetypes
                 'becomes' => Expected::leader('antiwear_low'),
             ],
             'noses polished by slow running' => [
-                'family' => 'lubrication', 'because' => 'Nose polish and a wear line on all, no landing on any flank, slow most of its time.',
+                'family' => 'lubrication',
+                'because' => 'Nose polish and a wear line on all, no landing on any flank, slow most of its time.',
                 'case' => Example::pushrodEight()->shows('nose_polished', 3, ...self::every(Example::pushrodEight()))
                     ->shows('face_worn_line', 2, ...self::every(Example::pushrodEight()))->shows('runs_slow_much', 3)
                     ->shows('flank_landing', 0, ...self::every(Example::pushrodEight())),
@@ -355,13 +365,15 @@ final class Archetypes
             ],
             'fuel in the oil' => [
                 'family' => 'lubrication', 'because' => 'The laboratory found the fuel and the thin oil.',
-                'case' => $worn(...$some)->shows('fuel_in_oil', 3)->shows('oil_thin', 3)->shows('oil_bad', 2), 'is' => Expected::leader('oil_fuel'),
+                'case' => $worn(...$some)->shows('fuel_in_oil', 3)->shows('oil_thin', 3)
+                    ->shows('oil_bad', 2), 'is' => Expected::leader('oil_fuel'),
                 'twin' => $worn(...$some)->shows('fuel_in_oil', 0)->shows('oil_bad', 2)->shows('water_in_oil', 3),
                 'becomes' => Expected::leader('oil_coolant'),
             ],
             'grit went round' => [
                 'family' => 'lubrication', 'because' => 'Grit in passages and bearings, journals scored.',
-                'case' => $worn('A1-E1', 'A2-I1')->shows('oil_debris', 3)->shows('dirt_in_oil', 3)->shows('journal_scored', 3, 'A1-E1', 'B3-I1')
+                'case' => $worn('A1-E1', 'A2-I1')->shows('oil_debris', 3)->shows('dirt_in_oil', 3)
+                    ->shows('journal_scored', 3, 'A1-E1', 'B3-I1')
                     ->shows('new_since_assembly', 0),
                 'is' => Expected::open('oil_dirt', 'debris_left'),
                 'twin' => $worn('A1-E1', 'A2-I1')->shows('oil_debris', 3)->shows('filter_swarf', 3)->shows('new_since_assembly', 3)
@@ -373,16 +385,19 @@ final class Archetypes
                 'case' => Example::bucketFour()->shows('stem_scuffed', 3, 'A2-E1')->shows('guide_smeared', 3, 'A2-E1')
                     ->shows('guide_dry', 3, 'A2-E1'),
                 'is' => Expected::leader('dry_guide', 'station A2-E1'),
-                'twin' => Example::bucketFour()->shows('stem_scuffed', 3, 'A2-E1')->shows('guide_smeared', 3, 'A2-E1')->shows('guide_dry', 0, 'A2-E1')
+                'twin' => Example::bucketFour()->shows('stem_scuffed', 3, 'A2-E1')->shows('guide_smeared', 3, 'A2-E1')
+                    ->shows('guide_dry', 0, 'A2-E1')
                     ->tests('A2-E1', 'stem_diameter', '0.2352', 'middle.along')->tests('A2-E1', 'guide_bore', '0.2354', 'middle.along'),
                 'becomes' => Expected::leader('guide_tight'),
             ],
             'air in the elements' => [
                 'family' => 'lubrication', 'because' => 'Foam, and soft elements everywhere.',
-                'case' => Example::hydraulicRollerEight()->shows('oil_foams', 3)->shows('rattle_after_standing', 2)->shows('ticks_always', 2)
+                'case' => Example::hydraulicRollerEight()->shows('oil_foams', 3)->shows('rattle_after_standing', 2)
+                    ->shows('ticks_always', 2)
                     ->shows('element_collapses', 2, 'A1-E1', 'A2-I1', 'B1-I1', 'B4-E1'),
                 'is' => Expected::first('element_aerated'),
-                'twin' => Example::hydraulicRollerEight()->shows('oil_foams', 0)->shows('ticks_always', 2)->shows('element_collapses', 3, 'A2-I1')
+                'twin' => Example::hydraulicRollerEight()->shows('oil_foams', 0)->shows('ticks_always', 2)
+                    ->shows('element_collapses', 3, 'A2-I1')
                     ->shows('check_ball_leaks', 3, 'A2-I1')->shows('element_collapses', 0, 'A1-E1', 'A1-I1', 'B1-I1', 'B4-E1'),
                 'becomes' => Expected::leader('element_collapsed', 'station A2-I1'),
             ],
@@ -431,7 +446,8 @@ final class Archetypes
             ],
             'spring tight in its pocket' => [
                 'family' => 'mismatch', 'because' => 'It rubs its pocket, and is wider than it.',
-                'case' => Example::pushrodEight()->shows('spring_rubbed', 3, 'A1-E1', 'A3-E1')->measures('A1-E1', 'pocket_diameter', '1.540')
+                'case' => Example::pushrodEight()->shows('spring_rubbed', 3, 'A1-E1', 'A3-E1')
+                    ->measures('A1-E1', 'pocket_diameter', '1.540')
                     ->measures('A1-E1', 'outside_diameter', '1.541'),
                 'is' => Expected::leader('spring_pocket_misfit'),
                 'twin' => Example::pushrodEight()->shows('spring_rubbed', 0, 'A1-E1', 'A3-E1')
@@ -486,7 +502,8 @@ final class Archetypes
     /** @return array<string, Archetype> */
     private static function follower(): array
     {
-        $light = static fn (): Example => Example::hydraulicRollerEight()->shows('leaks_light', 3, 'B1-E1')->shows('retainer_printed', 2, 'B1-E1')
+        $light = static fn (): Example => Example::hydraulicRollerEight()->shows('leaks_light', 3, 'B1-E1')
+            ->shows('retainer_printed', 2, 'B1-E1')
             ->shows('hiss_exhaust', 3, 'B1');
 
         return [
@@ -503,7 +520,8 @@ final class Archetypes
                     ->shows('leaks_light', 2, 'A1-E1', 'A2-I1', 'A3-E1', 'B1-I1', 'B2-E1', 'B4-I1')
                     ->shows('preload_much', 3, 'A1-E1', 'A2-I1', 'B1-I1'),
                 'is' => Expected::leader('preload_mis_set'),
-                'twin' => Example::hydraulicRollerEight()->shows('new_since_assembly', 0)->shows('leaks_light', 2, 'A1-E1', 'A3-E1', 'B2-E1')
+                'twin' => Example::hydraulicRollerEight()->shows('new_since_assembly', 0)
+                    ->shows('leaks_light', 2, 'A1-E1', 'A3-E1', 'B2-E1')
                     ->shows('preload_much', 0, 'A1-E1', 'A3-E1', 'B2-E1')->shows('face_burnt', 3, 'A1-E1', 'A3-E1', 'B2-E1')
                     ->shows('stem_heat_colour', 3, 'A1-E1', 'A3-E1', 'B2-E1'),
                 'becomes' => Expected::established('leak_at_seat', 'valve_heat'),
@@ -524,13 +542,15 @@ final class Archetypes
                     ->shows('follower_still', 0, 'A1-E1', 'A2-E1', 'B1-E1', 'B2-E1', 'B4-E1')
                     ->shows('lobe_worn', 0, ...array_diff(self::every(Example::pushrodEight()), ['B3-E1'])),
                 'is' => Expected::leader('follower_not_turning', 'station B3-E1'),
-                'twin' => Example::pushrodEight()->shows('lobe_worn', 3, 'B3-E1')->shows('follower_still', 0, 'B3-E1')->shows('lobe_soft', 3, 'B3-E1')
+                'twin' => Example::pushrodEight()->shows('lobe_worn', 3, 'B3-E1')->shows('follower_still', 0, 'B3-E1')
+                    ->shows('lobe_soft', 3, 'B3-E1')
                     ->shows('lobe_worn', 0, ...array_diff(self::every(Example::pushrodEight()), ['B3-E1'])),
                 'becomes' => Expected::leader('lobe_flaw', 'station B3-E1'),
             ],
             'the fault moves with the follower' => [
                 'family' => 'follower', 'because' => 'Swapped, the leak went with it, both in the same state.',
-                'case' => $light()->shows('fault_moves_with_follower', 3, 'B1-E1'), 'is' => Expected::leader('element_stuck_up', 'station B1-E1'),
+                'case' => $light()->shows('fault_moves_with_follower', 3, 'B1-E1'), 'is' => Expected::leader('element_stuck_up',
+                    'station B1-E1'),
                 'twin' => $light()->shows('fault_moves_with_follower', 0, 'B1-E1')->shows('fault_stays_without_follower', 3, 'B1-E1')
                     ->shows('stem_gummed', 3, 'B1-E1'),
                 'becomes' => Expected::leader('valve_stuck', 'station B1-E1'),
@@ -538,7 +558,8 @@ final class Archetypes
             'a finger’s pad is gone' => [
                 'family' => 'follower', 'because' => 'A finger engine wears where the finger is; the oil has fuel in it.',
                 'case' => (new Example(['layout' => 'inline', 'drive' => 'finger', 'cylinders' => 4]))
-                    ->shows('pad_worn', 3, 'A1-E1', 'A2-E1', 'A3-I1')->shows('lobe_worn', 2, 'A1-E1', 'A2-E1', 'A3-I1')->shows('fuel_in_oil', 3)
+                    ->shows('pad_worn', 3, 'A1-E1', 'A2-E1', 'A3-I1')->shows('lobe_worn', 2, 'A1-E1', 'A2-E1', 'A3-I1')
+                    ->shows('fuel_in_oil', 3)
                     ->shows('oil_thin', 3),
                 'is' => Expected::leader('oil_fuel'),
                 'twin' => (new Example(['layout' => 'inline', 'drive' => 'finger', 'cylinders' => 4]))->shows('fuel_in_oil', 0)
@@ -579,10 +600,12 @@ final class Archetypes
             ],
             'springs past their clock' => [
                 'family' => 'material', 'because' => 'Fatigue, no flaw, no nick, not solid, and more runs than their maker gives them.',
-                'case' => $broken()->shows('fracture_fatigue', 3, 'A1-I1')->shows('fracture_nick', 0, 'A1-I1')->shows('wire_inclusion', 0, 'A1-I1')
+                'case' => $broken()->shows('fracture_fatigue', 3, 'A1-I1')->shows('fracture_nick', 0, 'A1-I1')
+                    ->shows('wire_inclusion', 0, 'A1-I1')
                     ->shows('coils_bright', 0, 'A1-I1')->shows('broken_in_middle', 3, 'A1-I1'),
                 'is' => Expected::first('spring_spent'),
-                'twin' => $broken()->shows('fracture_fatigue', 3, 'A1-I1')->shows('fracture_nick', 0, 'A1-I1')->shows('coils_bright', 3, 'A1-I1')
+                'twin' => $broken()->shows('fracture_fatigue', 3, 'A1-I1')->shows('fracture_nick', 0, 'A1-I1')
+                    ->shows('coils_bright', 3, 'A1-I1')
                     ->shows('broken_at_end', 3, 'A1-I1')->measures('A1-I1', 'installed_height', '1.720')
                     ->measures('A1-I1', 'bind_height', '1.155')->measures('A1-I1', 'net_lift', '0.565')
                     ->claims('kind-I', 'installed_height', '1.800'),
@@ -637,10 +660,12 @@ final class Archetypes
             ],
             'a valve stuck after a winter' => [
                 'family' => 'material', 'because' => 'It stood, the stem is gummed, its pushrod bent at the first start.',
-                'case' => Example::pushrodEight()->shows('stood_long', 3)->shows('stem_gummed', 3, 'A3-I1')->shows('pushrod_bent', 3, 'A3-I1')
+                'case' => Example::pushrodEight()->shows('stood_long', 3)->shows('stem_gummed', 3, 'A3-I1')
+                    ->shows('pushrod_bent', 3, 'A3-I1')
                     ->shows('valve_seized', 3, 'A3-I1'),
                 'is' => Expected::leader('valve_stuck', 'station A3-I1'),
-                'twin' => Example::pushrodEight()->shows('stood_long', 0)->shows('stem_gummed', 0, 'A3-I1')->shows('pushrod_bent', 3, 'A3-I1')
+                'twin' => Example::pushrodEight()->shows('stood_long', 0)->shows('stem_gummed', 0, 'A3-I1')
+                    ->shows('pushrod_bent', 3, 'A3-I1')
                     ->shows('valve_seized', 3, 'A3-I1')->shows('guide_smeared', 3, 'A3-I1')->shows('stem_scuffed', 3, 'A3-I1')
                     ->shows('guide_dry', 3, 'A3-I1'),
                 'becomes' => Expected::leader('dry_guide', 'station A3-I1'),
@@ -672,7 +697,8 @@ final class Archetypes
         return [
             'a dead cylinder after the lifter job' => [
                 'family' => 'assembly', 'because' => 'New since assembly, one cylinder does not fill: a pushrod beside its cup, by far.',
-                'case' => Example::hydraulicRollerEight()->shows('new_since_assembly', 3)->shows('dead_cylinder', 3)->shows('misfire_high', 0),
+                'case' => Example::hydraulicRollerEight()->shows('new_since_assembly', 3)->shows('dead_cylinder', 3)
+                    ->shows('misfire_high', 0),
                 'is' => Expected::first('pushrod_not_seated'),
                 'twin' => Example::hydraulicRollerEight()->shows('new_since_assembly', 0)->shows('dead_cylinder', 3)
                     ->shows('moves_with_ignition', 3)->shows('plug_wet', 3, 'A2'),
@@ -680,9 +706,11 @@ final class Archetypes
             ],
             'pushrod found out of its cup' => [
                 'family' => 'assembly', 'because' => 'It lies beside the cup, and ticked since assembly.',
-                'case' => Example::hydraulicRollerEight()->shows('pushrod_out', 3, 'A2-I1')->shows('ticks_always', 3)->shows('new_since_assembly', 3),
+                'case' => Example::hydraulicRollerEight()->shows('pushrod_out', 3, 'A2-I1')->shows('ticks_always', 3)
+                    ->shows('new_since_assembly', 3),
                 'is' => Expected::leader('pushrod_not_seated', 'station A2-I1'),
-                'twin' => Example::hydraulicRollerEight()->shows('pushrod_out', 2, 'A2-I1')->shows('ticks_always', 3)->shows('pivot_loose', 4, 'A2-I1')
+                'twin' => Example::hydraulicRollerEight()->shows('pushrod_out', 2, 'A2-I1')->shows('ticks_always', 3)
+                    ->shows('pivot_loose', 4, 'A2-I1')
                     ->shows('new_since_assembly', 0),
                 'becomes' => Expected::established('pivot_moves', 'adjuster_loose'),
             ],
@@ -707,7 +735,8 @@ final class Archetypes
             'lash set wide on all' => [
                 'family' => 'assembly', 'because' => 'Twice the card everywhere since assembly, and a tick.',
                 'case' => (static function (): Example {
-                    $example = Example::pushrodEight()->claims('engine', 'lash', '0.014')->shows('ticks_always', 3)->shows('new_since_assembly', 3);
+                    $example = Example::pushrodEight()->claims('engine', 'lash', '0.014')->shows('ticks_always', 3)
+                        ->shows('new_since_assembly', 3);
                     foreach (self::every($example) as $place) {
                         $example->measures($place, 'lash', '0.030')->looks($place, 'lobe')->shows('pushrod_bent', 0, $place)
                             ->shows('pivot_loose', 0, $place)->shows('pushrod_length', 0, $place);
@@ -717,12 +746,14 @@ final class Archetypes
                 })(),
                 'is' => Expected::first('lash_mis_set'),
                 'twin' => (static function (): Example {
-                    $example = Example::pushrodEight()->claims('engine', 'lash', '0.014')->shows('ticks_always', 3)->shows('new_since_assembly', 0);
+                    $example = Example::pushrodEight()->claims('engine', 'lash', '0.014')->shows('ticks_always', 3)
+                        ->shows('new_since_assembly', 0);
                     foreach (self::every($example) as $place) {
                         $example->measures($place, 'lash', $place === 'A3-E1' ? '0.060' : '0.014');
                     }
 
-                    return $example->shows('lobe_worn', 4, 'A3-E1')->shows('follower_dished', 3, 'A3-E1')->shows('follower_still', 3, 'A3-E1');
+                    return $example->shows('lobe_worn', 4, 'A3-E1')->shows('follower_dished', 3, 'A3-E1')
+                        ->shows('follower_still', 3, 'A3-E1');
                 })(),
                 'becomes' => Expected::leader('follower_not_turning', 'station A3-E1'),
             ],
@@ -731,7 +762,8 @@ final class Archetypes
                 'case' => Example::pushrodEight()->shows('seal_wrong', 3, 'A1-I1', 'A2-I1', 'B1-I1')->shows('blue_smoke', 3)
                     ->shows('oil_past_guide', 2, 'A1-I1', 'A2-I1', 'B1-I1')->shows('new_since_assembly', 3),
                 'is' => Expected::leader('seal_mis_fitted'),
-                'twin' => Example::pushrodEight()->shows('seal_wrong', 0, 'A1-I1', 'A2-I1', 'B1-I1')->shows('seal_hard', 3, 'A1-I1', 'A2-I1', 'B1-I1')
+                'twin' => Example::pushrodEight()->shows('seal_wrong', 0, 'A1-I1', 'A2-I1', 'B1-I1')
+                    ->shows('seal_hard', 3, 'A1-I1', 'A2-I1', 'B1-I1')
                     ->shows('blue_smoke', 3)->shows('oil_past_guide', 2, 'A1-I1', 'A2-I1', 'B1-I1')->shows('new_since_assembly', 0),
                 'becomes' => Expected::leader('seal_failed'),
             ],
@@ -750,14 +782,19 @@ final class Archetypes
     /** @return array<string, Archetype> */
     private static function outside(): array
     {
-        $compression = static fn (Example $example, string ...$figures): Example => array_reduce(
-            array_keys($figures), static fn (Example $one, int $i): Example => $one->tests('A'.($i + 1), 'compression', $figures[$i]), $example,
-        );
+        $compression = static function (Example $example, string ...$figures): Example {
+            foreach (array_values($figures) as $i => $figure) {
+                $example->tests('A'.($i + 1), 'compression', $figure);
+            }
+
+            return $example;
+        };
 
         return [
             'oil from the turbine' => [
                 'family' => 'outside', 'because' => 'Oil stands before any guide, the backs are wet, the shaft seal too.',
-                'case' => self::bucketFour(['charged' => 'yes'])->shows('oil_from_upstream', 3)->shows('back_wet', 2, 'A1-I1', 'A2-I1', 'A3-I1', 'A4-I1')
+                'case' => self::bucketFour(['charged' => 'yes'])->shows('oil_from_upstream', 3)
+                    ->shows('back_wet', 2, 'A1-I1', 'A2-I1', 'A3-I1', 'A4-I1')
                     ->shows('blue_smoke', 3),
                 'is' => Expected::leader('oil_upstream'),
                 'twin' => self::bucketFour(['charged' => 'yes'])->shows('oil_from_upstream', 0)
@@ -775,10 +812,12 @@ final class Archetypes
             ],
             'rings' => [
                 'family' => 'outside', 'because' => 'It blows at the filler and rises with oil.',
-                'case' => Example::bucketFour()->shows('compression_low', 3, 'A1')->shows('hiss_filler', 3, 'A1')->shows('rises_with_oil', 3, 'A1')
+                'case' => Example::bucketFour()->shows('compression_low', 3, 'A1')->shows('hiss_filler', 3, 'A1')
+                    ->shows('rises_with_oil', 3, 'A1')
                     ->shows('hiss_exhaust', 0, 'A1')->shows('hiss_inlet', 0, 'A1'),
                 'is' => Expected::leader('rings_or_piston'),
-                'twin' => Example::bucketFour()->shows('compression_low', 3, 'A1')->shows('hiss_filler', 0, 'A1')->shows('rises_with_oil', 0, 'A1')
+                'twin' => Example::bucketFour()->shows('compression_low', 3, 'A1')->shows('hiss_filler', 0, 'A1')
+                    ->shows('rises_with_oil', 0, 'A1')
                     ->shows('hiss_exhaust', 3, 'A1'),
                 'becomes' => Expected::established('leak_at_seat'),
             ],
@@ -803,7 +842,7 @@ final class Archetypes
                 'becomes' => Expected::leader('rings_or_piston'),
             ],
             'all low alike' => [
-                'family' => 'contact', 'because' => 'Even, far below the card, and the needle steady and low at idle: an intake cam that is late.',
+                'family' => 'contact', 'because' => 'Even, far below the card, the needle steady and low at idle: a late intake cam.',
                 'case' => $compression(Example::bucketFour()->claims('engine', 'compression', '185'), '85', '84', '86', '85')
                     ->answers('engine', 'vacuum_needle', 'low'),
                 'is' => Expected::leader('phase_off', 'kind A1-I1'),
@@ -836,7 +875,8 @@ final class Archetypes
                     ->looks('A2-E1', 'valve', 'locks')->looks('A2-E2', 'valve', 'locks')->looks('A2-I1', 'valve', 'locks')
                     ->looks('A2-I2', 'valve', 'locks'),
                 'is' => Expected::leader('foreign_object'),
-                'twin' => Example::bucketFour()->shows('intake_pieces', 0)->shows('crown_struck', 3, 'A2')->shows('valve_head_off', 4, 'A2-E1')
+                'twin' => Example::bucketFour()->shows('intake_pieces', 0)->shows('crown_struck', 3, 'A2')
+                    ->shows('valve_head_off', 4, 'A2-E1')
                     ->shows('fracture_valve_fatigue', 3, 'A2-E1')->shows('valve_inclusion', 3, 'A2-E1'),
                 'becomes' => Expected::leader('valve_flaw', 'station A2-E1'),
             ],
@@ -844,7 +884,8 @@ final class Archetypes
                 'family' => 'outside', 'because' => 'The bound spring does not wash a chamber: there is a gasket besides.',
                 'case' => self::bound()->shows('deck_gas_track', 3, 'B3')->shows('hiss_radiator', 3, 'B3'),
                 'is' => Expected::beside('installed_height_small', 'gasket_or_crack'),
-                'twin' => self::bound()->shows('deck_gas_track', 0, 'B3'), 'becomes' => Expected::leader('installed_height_small', 'station A2-E1'),
+                'twin' => self::bound()->shows('deck_gas_track', 0, 'B3'), 'becomes' => Expected::leader('installed_height_small',
+                    'station A2-E1'),
             ],
         ];
     }
@@ -878,7 +919,8 @@ final class Archetypes
                 })(),
                 'is' => Expected::notEnough(),
                 'twin' => (static function (): Example {
-                    $example = Example::pushrodEight()->shows('ticks_cold_fades', 1)->shows('spring_broken', 3, 'A1-E1')->shows('fracture_nick', 3, 'A1-E1');
+                    $example = Example::pushrodEight()->shows('ticks_cold_fades', 1)->shows('spring_broken', 3, 'A1-E1')
+                        ->shows('fracture_nick', 3, 'A1-E1');
                     foreach (self::every($example) as $place) {
                         $example->looks($place, 'spring', 'valve', 'seat', 'lobe', 'follower', 'retainer', 'locks');
                     }
@@ -889,7 +931,8 @@ final class Archetypes
             ],
             'only traces' => [
                 'family' => 'float', 'because' => 'A few traces are what a used engine has.',
-                'case' => Example::pushrodEight()->shows('tip_peened', 1, 'A1-E1')->shows('coil_clash', 1, 'B1-E1')->shows('retainer_worn', 1, 'A2-E1'),
+                'case' => Example::pushrodEight()->shows('tip_peened', 1, 'A1-E1')->shows('coil_clash', 1, 'B1-E1')
+                    ->shows('retainer_worn', 1, 'A2-E1'),
                 'is' => Expected::notEnough(),
                 'twin' => Example::pushrodEight()->shows('tip_peened', 3, ...self::every(Example::pushrodEight()))
                     ->shows('seat_hammered', 3, ...self::every(Example::pushrodEight()))->shows('overspeed_seen', 3),
@@ -906,7 +949,8 @@ final class Archetypes
                         }
                     },
                 ), 'is' => Expected::leader('spring_weak', 'kind A1-E1'),
-                'twin' => $sunk('A1-E1', 'A1-I1', 'A2-E1', 'A2-I1', 'A3-E1', 'A3-I1', 'A4-E1', 'A4-I1', 'B1-E1', 'B1-I1', 'B2-E1', 'B2-I1', 'B3-E1', 'B3-I1', 'B4-E1', 'B4-I1'),
+                'twin' => $sunk('A1-E1', 'A1-I1', 'A2-E1', 'A2-I1', 'A3-E1', 'A3-I1', 'A4-E1', 'A4-I1', 'B1-E1', 'B1-I1', 'B2-E1',
+                    'B2-I1', 'B3-E1', 'B3-I1', 'B4-E1', 'B4-I1'),
                 'becomes' => Expected::leader('spring_weak', 'all'),
             ],
             'one weak spring does not hammer seven other seats' => [
@@ -914,13 +958,15 @@ final class Archetypes
                 'case' => (static function (): Example {
                     $example = Example::pushrodEight()->claims('engine', 'load_seat', '120', '1.800');
                     foreach (self::every($example) as $place) {
-                        $example->measures($place, 'load_seat', $place === 'A1-E1' ? '90' : '121', '1.800')->shows('seat_hammered', 3, $place);
+                        $example->measures($place, 'load_seat', $place === 'A1-E1' ? '90' : '121', '1.800')
+                            ->shows('seat_hammered', 3, $place);
                     }
 
                     return $example->shows('overspeed_seen', 3);
                 })(),
                 'is' => Expected::beside('over_speed', 'spring_weak'),
-                'twin' => $sunk('A1-E1')->but(static fn (Example $twin) => $twin->shows('overspeed_seen', 3)), 'becomes' => Expected::first('spring_weak'),
+                'twin' => $sunk('A1-E1')->but(static fn (Example $twin) => $twin
+                    ->shows('overspeed_seen', 3)), 'becomes' => Expected::first('spring_weak'),
             ],
             'a soft element, moved' => [
                 'family' => 'follower', 'because' => 'The mark at another station is the fault at another station.',
@@ -928,10 +974,11 @@ final class Archetypes
                 'twin' => $soft('B3-E1'), 'becomes' => Expected::leader('element_collapsed', 'station B3-E1'),
             ],
             'two causes at two places' => [
-                'family' => 'follower', 'because' => 'A soft element here and a spring broken from a nick there have nothing to do with each other.',
+                'family' => 'follower', 'because' => 'A soft element here and a nicked spring there have nothing to do with each other.',
                 'case' => $soft('A2-I1')->shows('spring_broken', 3, 'B4-E1')->shows('fracture_nick', 3, 'B4-E1'),
                 'is' => Expected::pair('element_collapsed', 'spring_nick'),
-                'twin' => $soft('A2-I1')->shows('spring_broken', 0, 'B4-E1'), 'becomes' => Expected::leader('element_collapsed', 'station A2-I1'),
+                'twin' => $soft('A2-I1')->shows('spring_broken', 0, 'B4-E1'), 'becomes' => Expected::leader('element_collapsed',
+                    'station A2-I1'),
             ],
             'the story places it' => [
                 'family' => 'mismatch', 'because' => 'Stations reported failed weigh where nothing else tells places apart.',

@@ -48,7 +48,8 @@ final class EvidenceTest extends TestCase
     public function testAStaticMarginIsNotContactAndASmallOneDoesNotAcquit(float $margin, float $decibans): void
     {
         $p = BenchEvidence::contact(Uncertain::of(Quantity::of($margin, Unit::Inch), ['u' => 0.001 * 0.0254]), 0.025 * 0.0254);
-        self::assertEqualsWithDelta($decibans, Item::of('x', ItemKind::Bench, Site::Station, ['A1-E1' => $p], 1, 0.01, [])->decibans(), 0.05);
+        self::assertEqualsWithDelta($decibans, Item::of('x', ItemKind::Bench, Site::Station, ['A1-E1' => $p], 1, 0.01,
+            [])->decibans(), 0.05);
     }
 
     public function testALowerMarginNeverLowersItsSupport(): void
@@ -81,7 +82,8 @@ final class EvidenceTest extends TestCase
             self::fail('It is not tried where the mark is.');
         };
         self::assertEqualsWithDelta(1.0, $at($clean) / $at(Example::pushrodEight()->shows('tip_edge_wipe', 3, 'A1-E1')), 0.05);
-        self::assertLessThan(0.2, $at($clean->shows('pivot_loose', 0, 'A1-E1')) / $at(Example::pushrodEight()->shows('tip_edge_wipe', 3, 'A1-E1')));
+        self::assertLessThan(0.2, $at($clean->shows('pivot_loose', 0, 'A1-E1')) / $at(Example::pushrodEight()
+            ->shows('tip_edge_wipe', 3, 'A1-E1')));
     }
 
     public function testAClearLookSpeaksForWhatTheEyeSeesAndNothingElse(): void

@@ -179,15 +179,16 @@ final class RankingTest extends TestCase
         $ledger = $assessment->ledger('installed_height_small');
         $share = self::ranked($ranking, 'installed_height_small')->best->share;
         self::assertLessThan(1.0, $share);
-        self::assertEqualsWithDelta(
-            10 * log10(Explanations::SINGLES * $assessment->model()->priors['installed_height_small'] * $share / Explanations::NONE_ON_DAMAGE),
-            $ledger->start, 1e-9,
-        );
+        $weight = Explanations::SINGLES * $assessment->model()->priors['installed_height_small'] * $share;
+        self::assertEqualsWithDelta(10 * log10($weight / Explanations::NONE_ON_DAMAGE), $ledger->start, 1e-9);
     }
 
     public function testNoSingleFindingWeighsMoreThanItMay(): void
     {
-        foreach (array_filter(Archetypes::all(), static fn (string $name): bool => crc32($name) % 5 === 0, \ARRAY_FILTER_USE_KEY) as $name => $archetype) {
+        foreach (Archetypes::all() as $name => $archetype) {
+            if (crc32($name) % 5 !== 0) {
+                continue; // every fifth is enough, and takes its time
+            }
             $assessment = self::assess($archetype['case']);
             $ranking = $assessment->ranking();
             $maker = new LedgerMaker($assessment->model(), $ranking->weighed);

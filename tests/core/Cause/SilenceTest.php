@@ -61,7 +61,7 @@ final class SilenceTest extends TestCase
         self::assertFalse(self::items($compared)['spring_load_low']->isPresent);
         self::assertTrue(self::items($compared)['spring_load_low']->isRelative);
         $likelihoods = static function (Example $example): array {
-            $found = [];
+            $found = ['all' => null, 'kind' => null, 'station' => null];
             $model = Assessment::of($example->case(), Example::knowledge())->model();
             foreach ($model->placed('spring_weak') as $placed) {
                 $found[$placed->extent->scope->value] ??= $model->likelihood($placed) / $model->likelihood();
@@ -69,7 +69,7 @@ final class SilenceTest extends TestCase
 
             return $found;
         };
-        [$before, $after] = [$likelihoods($even), $likelihoods($compared)];
+        [$before, $after] = [array_map(floatval(...), $likelihoods($even)), array_map(floatval(...), $likelihoods($compared))];
         self::assertEqualsWithDelta($before['all'], $after['all'], 1e-12);
         self::assertEqualsWithDelta($before['kind'], $after['kind'], 1e-12);
         self::assertLessThan($before['station'] / 5, $after['station']);
@@ -169,7 +169,7 @@ final class SilenceTest extends TestCase
             'MISSED_BY_MOST' => 0.2,
         ], (new \ReflectionClass(Ratios::class))->getConstants());
         self::assertSame([
-            'EVENT_LEAK_SHARE' => 0.1, 'OTHER_EVENT' => 0.05, 'OTHER_SIGN' => 0.03, 'RANKS' => [0.4, 0.1],
+            'EVENT_LEAK_SHARE' => 0.1, 'OTHER_EVENT' => 0.05, 'OTHER_SIGN' => 0.03, 'RANKS' => [0.4, 0.1], 'MOST_PLACED' => 1_000_000,
         ], (new \ReflectionClass(Model::class))->getConstants());
         self::assertSame(
             ['UNANSWERED' => 0.30, 'LOOKED_ABSENT' => 0.04, 'NOTHING' => 1e-9], (new \ReflectionClass(Evidence::class))->getConstants(),

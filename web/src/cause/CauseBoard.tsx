@@ -24,7 +24,9 @@ export default function CauseBoard() {
   const first = data && data.standing !== 'not_enough_evidence' ? (data.leading[0] ?? null) : (data?.causes[0]?.code ?? null);
   const cause = opened ?? first;
   const isEmpty = data !== undefined && data.present + data.absent === 0;
-  const ledger = useLedger(view.id, isEmpty ? null : cause);
+  const rival = data?.causes.find((one) => one.code !== cause && one.probability > 0)?.code ?? null;
+  const [againstRival, setAgainstRival] = useState(false);
+  const ledger = useLedger(view.id, isEmpty ? null : cause, againstRival ? rival : null);
 
   return (
     <div className="room in-cause">
@@ -48,6 +50,11 @@ export default function CauseBoard() {
               <p className="standing" role="status">
                 {data.sentence}
               </p>
+              {data.firstEvent && (
+                <p className="first-event">
+                  {words.cause.firstEvent}: <b>{data.firstEvent.words}</b>
+                </p>
+              )}
               <table className="ranking">
                 <tbody>
                   {data.causes.slice(0, all ? undefined : SHOWN).map((one) => (
@@ -60,7 +67,10 @@ export default function CauseBoard() {
                           {one.label}
                         </button>
                       </th>
-                      <td className="family">{one.familyLabel}</td>
+                      <td className="where">
+                        {one.region}
+                        {one.form !== '' && <span className="note">, {one.form}</span>}
+                      </td>
                       <td className="bar">
                         <Bar share={one.probability} />
                       </td>
@@ -80,10 +90,30 @@ export default function CauseBoard() {
               {ledger.data && (
                 <Ledger
                   ledger={ledger.data}
-                  left={cause !== null && data.leading[0] === cause ? data.leftUnexplained : null}
+                  left={cause !== null && data.leading[0] === cause ? data.leftOver : null}
+                  rival={data.causes.find((one) => one.code === rival)?.label ?? null}
+                  againstRival={againstRival}
+                  onAgainstRival={setAgainstRival}
                   onPlace={choose}
                   caseId={view.id}
                 />
+              )}
+              {data.further.length > 0 && (
+                <section className="further">
+                  <h3>{words.cause.further}</h3>
+                  <p className="note">{words.cause.furtherWhat}</p>
+                  <ul>
+                    {data.further.slice(0, 6).map((one) => (
+                      <li key={one.code}>
+                        <button type="button" className="more" onClick={() => setOpened(one.code)}>
+                          {one.label}
+                        </button>
+                        , {one.region}
+                        {one.explains !== '' && <span className="note"> {words.cause.wouldExplain(one.explains)}</span>}
+                      </li>
+                    ))}
+                  </ul>
+                </section>
               )}
               <section className="below">
                 <div>

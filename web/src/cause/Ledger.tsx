@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { LedgerView } from '../shared/api';
+import type { LedgerView, RankingView } from '../shared/api';
 import { words } from '../shared/messages';
 
 type Line = LedgerView['for'][number];
@@ -13,17 +13,35 @@ const db = (decibans: number): string => `${decibans > 0 ? '+' : ''}${decibans.t
 export function Ledger({
   ledger,
   left,
+  rival,
+  againstRival,
+  onAgainstRival,
   onPlace,
   caseId,
 }: {
   ledger: LedgerView;
-  left: readonly string[] | null;
+  left: RankingView['leftOver'] | null;
+  rival: string | null;
+  againstRival: boolean;
+  onAgainstRival: (yes: boolean) => void;
   onPlace: (station: string) => void;
   caseId: string;
 }) {
   return (
     <section className="ledger" aria-label={words.cause.forThis(ledger.label)}>
-      <p className="quiet">{ledger.explain}</p>
+      <p className="quiet">
+        {ledger.explain} {words.cause.weighedAt(ledger.region)}
+      </p>
+      {rival !== null && (
+        <div className="against-what" role="group" aria-label={words.cause.against}>
+          <button type="button" aria-pressed={!againstRival} onClick={() => onAgainstRival(false)}>
+            {words.cause.againstNone}
+          </button>
+          <button type="button" aria-pressed={againstRival} onClick={() => onAgainstRival(true)}>
+            {words.cause.againstRival(rival)}
+          </button>
+        </div>
+      )}
       <div className="ledger-columns">
         <div>
           <header>
@@ -31,7 +49,7 @@ export function Ledger({
             <span className="note">{words.cause.moreLikely}</span>
           </header>
           {ledger.for.map((line) => (
-            <div key={line.sign} className="ledger-line">
+            <div key={line.sign + String(line.isSpread)} className="ledger-line">
               <LineWords line={line} onPlace={onPlace} caseId={caseId} />
               <b className="figures">{line.factor}</b>
               <Weight decibans={line.decibans} />
@@ -44,7 +62,7 @@ export function Ledger({
             <h3>{words.cause.against}</h3>
           </header>
           {ledger.against.map((line) => (
-            <div key={line.sign} className="ledger-line against">
+            <div key={line.sign + String(line.isSpread)} className="ledger-line against">
               <Weight decibans={line.decibans} />
               <b className="figures">{line.factor}</b>
               <LineWords line={line} onPlace={onPlace} caseId={caseId} />
@@ -52,15 +70,15 @@ export function Ledger({
           ))}
           {left !== null && (
             <p className="left">
-              <b>{words.cause.left}:</b> {left.length === 0 ? words.cause.leftNothing : `${left.join('; ')}.`}
+              <b>{words.cause.left}:</b> {left.length === 0 ? words.cause.leftNothing : `${left.map((one) => one.words).join('; ')}.`}
             </p>
           )}
         </div>
       </div>
       <p className="note">
         {words.cause.start} {db(ledger.start)}, evidence {db(ledger.evidence)};{' '}
-        {words.cause.sum.charAt(0).toLowerCase() + words.cause.sum.slice(1)} <b className="figures">{db(ledger.total)}</b>, against none
-        listed. {words.cause.decibans} {words.cause.silent(ledger.silent)} {words.cause.pairs}
+        {words.cause.sum.charAt(0).toLowerCase() + words.cause.sum.slice(1)} <b className="figures">{db(ledger.total)}</b>, against{' '}
+        {ledger.baseline}. {words.cause.decibans} {words.cause.silent(ledger.silent)} {words.cause.pairs}
       </p>
     </section>
   );

@@ -10,7 +10,16 @@ import CauseBoard from './CauseBoard';
 beforeEach(() => localStorage.clear());
 afterEach(() => vi.restoreAllMocks());
 
-const cause = (code: string, label: string, probability: number) => ({ code, label, probability, family: 'f', familyLabel: 'height' });
+const cause = (code: string, label: string, probability: number) => ({
+  code,
+  label,
+  probability,
+  family: 'f',
+  familyLabel: 'height',
+  region: '2E',
+  places: ['A2-E1'],
+  form: '',
+});
 const ranking = {
   standing: 'leader',
   sentence: 'Installed height too small leads.',
@@ -18,7 +27,11 @@ const ranking = {
   present: 4,
   absent: 3,
   unexplained: 0.02,
-  leftUnexplained: ['a worn rocker tip'],
+  open: [],
+  hearsay: [],
+  leftOver: [{ sign: 'tip', name: 'a worn rocker tip', whole: true, places: [], words: 'a worn rocker tip' }],
+  further: [{ code: 'float', label: 'Valve float', region: 'everywhere', gain: 12, explains: 'seat hammered', outside: false }],
+  firstEvent: { event: 'bind', label: 'Coil bind', probability: 0.95, station: 'A2-E1', words: 'Coil bind, 2E' },
   causes: [
     cause('height_small', 'Installed height too small', 0.93),
     cause('float', 'Valve float', 0.21),
@@ -49,6 +62,8 @@ const ledger = {
   evidence: 12.1,
   total: 0.1,
   silent: 5,
+  region: '2E',
+  baseline: 'none listed',
 };
 const served = { '/api/cases/{id}/ranking': ranking, '/api/cases/{id}/ledger/{cause}': ledger };
 
@@ -78,6 +93,9 @@ test('the board says who leads, what speaks for it and against it, and what is e
   const columns = await screen.findByRole('region', { name: words.cause.forThis('Installed height too small') });
   expect(columns).toHaveTextContent('adjacent coils bright at 2E');
   expect(columns).toHaveTextContent('a worn rocker tip');
+  expect(columns).toHaveTextContent('against none listed');
+  expect(screen.getByText('Coil bind, 2E')).toBeVisible();
+  expect(screen.getByText(words.cause.wouldExplain('seat hammered'))).toBeVisible();
   expect(within(columns).getAllByRole('link', { name: 'teardown' })[0]).toHaveAttribute(
     'href',
     expect.stringMatching(/teardown\?at=A2-E1$/),
@@ -87,6 +105,15 @@ test('the board says who leads, what speaks for it and against it, and what is e
   await user.click(screen.getByRole('button', { name: 'Show all 7' }));
   expect(screen.getByRole('button', { name: 'Cause e' })).toBeVisible();
   expect(screen.getAllByText('below 1 %').length).toBeGreaterThanOrEqual(5);
+});
+
+test('a cause is held against the runner-up on request', async () => {
+  const { user, asked } = openCase(<CauseBoard />, { get: served });
+  await user.click(await screen.findByRole('button', { name: words.cause.againstRival('Valve float') }));
+  await waitFor(() =>
+    expect(screen.getByRole('button', { name: words.cause.againstRival('Valve float') })).toHaveAttribute('aria-pressed', 'true'),
+  );
+  expect(asked).toEqual([]); // nothing is sent by looking
 });
 
 test('with nothing recorded the board asks for evidence and shows no figures', async () => {

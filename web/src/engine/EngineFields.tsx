@@ -96,6 +96,20 @@ export function EngineFields({ draft, entered, onChange }: Props) {
         {number(words.engine.names.rockerRatio, engine.rockerRatio, (rockerRatio) => change({ rockerRatio }))}
         {number(words.engine.names.intendedSpeed, engine.intendedSpeed, (intendedSpeed) => change({ intendedSpeed }))}
         {number(words.engine.names.reachedSpeed, engine.reachedSpeed, (reachedSpeed) => change({ reachedSpeed }))}
+        {Object.entries(words.engine.flags).map(([flag, label]) => (
+          <div key={flag}>
+            {choice(
+              label,
+              engine.flags?.[flag] ?? 'unknown',
+              [
+                ['unknown', words.engine.flagStates.unknown],
+                ['yes', words.engine.flagStates.yes],
+                ['no', words.engine.flagStates.no],
+              ],
+              (state) => change({ flags: { ...engine.flags, [flag]: state } }),
+            )}
+          </div>
+        ))}
         <label>
           <span>{words.engine.names.firingOrder}</span>
           <Input value={firing} placeholder="1-3-4-2" onChange={(event) => onChange({ firing: event.target.value })} />

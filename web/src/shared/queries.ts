@@ -34,10 +34,15 @@ const ofCase = <T>(id: string, name: readonly unknown[], queryFn: () => Promise<
 export const useRanking = (id: string): UseQueryResult<RankingView> =>
   useQuery(ofCase(id, ['ranking'], () => answer(api.GET('/api/cases/{id}/ranking', { params: { path: { id } } }))));
 
-export const useLedger = (id: string, cause: string | null): UseQueryResult<LedgerView> =>
+/** Evidence for and against a cause: against nothing wrong, or against another cause. */
+export const useLedger = (id: string, cause: string | null, against: string | null = null): UseQueryResult<LedgerView> =>
   useQuery({
-    ...ofCase(id, ['ledger', cause], () =>
-      answer(api.GET('/api/cases/{id}/ledger/{cause}', { params: { path: { id, cause: cause ?? '' } } })),
+    ...ofCase(id, ['ledger', cause, against], () =>
+      answer(
+        api.GET('/api/cases/{id}/ledger/{cause}', {
+          params: { path: { id, cause: cause ?? '' }, query: against === null ? {} : { against } },
+        }),
+      ),
     ),
     enabled: cause !== null,
   });
