@@ -107,11 +107,9 @@ final class LedgerMaker
         if (!isset($this->slopes[$key])) {
             $found = [];
             foreach (self::QUADRATURE as $node => [$t]) {
-                foreach (array_keys($this->model->numberOf) as $sign) {
-                    $found[$node][$sign] = $this->model->slope($this->paths[$node], $t, $sign, $members);
-                }
+                $found[] = $this->model->slopes($this->paths[$node], $t, $members);
             }
-            $this->slopes[$key] = array_values($found);
+            $this->slopes[$key] = $found;
         }
 
         return $this->slopes[$key];

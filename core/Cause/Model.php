@@ -196,10 +196,10 @@ final class Model
         return $led;
     }
 
-    /** Whether an event is contradicted where it would be: every station of it lacks a mark that it would nearly always leave. */
+    /** Whether an event is contradicted wherever it would be: each of the stations lacks a mark that it would nearly always leave. */
     public function deniedAt(string $event, StationSet $stations): bool
     {
-        return isset($this->eventNumbers[$event]) && $stations->touches($this->denied[$this->eventNumbers[$event]]);
+        return isset($this->eventNumbers[$event]) && $this->denied[$this->eventNumbers[$event]]->holds($stations);
     }
 
     /** What the spread of its mechanism's marks adds to a present sign that a cause leads to: a factor, one where it leads elsewhere. */
@@ -296,27 +296,49 @@ final class Model
     }
 
     /**
-     * Expected logarithm of one item's weight, with all evidence raised to a power.
+     * Expected logarithm of each item's weight, with all evidence raised to a power.
      *
      * @param Elimination $path the plan at that power
      * @param list<PlacedCause> $members
+     *
+     * @return array<string, float> by sign
      */
-    public function slope(Elimination $path, float $power, string $sign, array $members): float
+    public function slopes(Elimination $path, float $power, array $members): array
     {
-        $number = $this->numberOf[$sign];
         [$effects] = $this->act($members);
         $whole = $path->likelihood($effects);
-        if (isset($this->factorOf[$sign])) {
-            return $path->likelihoodWith($effects, $this->factorOf[$sign], 'slope', static fn (array $table): array => array_map(
-                static fn (float $f): float => $f * log($f) / $power, $table,
-            )) / $whole;
+        $on = [];
+        foreach ($this->absentOf as $event => $absent) {
+            if ($absent !== []) {
+                $on[$event] = $path->likelihoodWith($effects, $event, 'on', $this->whereOn($event)) / $whole;
+            }
         }
+        $slopes = [];
+        foreach ($this->numberOf as $sign => $number) {
+            $slopes[$sign] = isset($this->factorOf[$sign])
+                ? $path->likelihoodWith($effects, $this->factorOf[$sign], 'slope', static function (array $table) use ($power): array {
+                    foreach ($table as $i => $f) {
+                        $table[$i] = $f * log($f) / $power;
+                    }
+
+                    return array_values($table);
+                }) / $whole
+                : $this->absentSlope($number, $on, $members);
+        }
+
+        return $slopes;
+    }
+
+    /**
+     * @param array<int, float> $on probability of each event
+     * @param list<PlacedCause> $members
+     */
+    private function absentSlope(int $number, array $on, array $members): float
+    {
         $slope = 0.0;
-        $extents = $this->extentsOver($number, $members);
         foreach ($this->signParents[$number] as [$event, $link]) {
-            $on = $path->likelihoodWith($effects, $event, 'on', $this->whereOn($event)) / $whole;
-            $extent = $extents[$event] ?? null;
-            $slope += $on * log(self::shrunk($this->strength($link, $extent), $this->ratio($number, $event, $extent, null)));
+            $extent = $this->extent($event, $members);
+            $slope += $on[$event] * log(self::shrunk($this->strength($link, $extent), $this->ratio($number, $event, $extent, null)));
         }
         foreach ($members as $member) {
             $slope += isset($member->wiring->signs[$number]) ? log($this->directly($number, $member)) : 0.0;

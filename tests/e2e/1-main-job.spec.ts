@@ -83,7 +83,7 @@ test('a coil-bound spring, from the first click to the report', async ({ page, b
 
   // Coil bind is established; its root is open.
   await page.getByRole('link', { name: /8 Cause/ }).click();
-  await expect(page.getByText(/^Open between .*Established: spring goes solid \(coil bind\)/)).toBeVisible();
+  await expect(page.getByText(/^Established: spring goes solid \(coil bind\).*Its root is open between/)).toBeVisible();
 
   // What was claimed decides.
   await page.getByRole('link', { name: /1 Story/ }).click();
@@ -92,7 +92,7 @@ test('a coil-bound spring, from the first click to the report', async ({ page, b
   await page.keyboard.press('Enter');
   await saved(page);
   await page.getByRole('link', { name: /8 Cause/ }).click();
-  await expect(page.getByText(/^Installed height too small leads/)).toBeVisible();
+  await expect(page.getByText(/^Installed height too small \(.*\) leads/)).toBeVisible();
   const ledger = page.getByRole('region', { name: 'For installed height too small' });
   await expect(ledger).toContainText('installed height below the claim, 4E');
   await expect(ledger).toContainText('adjacent coils bright on facing sides, heavy, 4E');
@@ -133,7 +133,7 @@ test('a coil-bound spring, from the first click to the report', async ({ page, b
   await elsewhere.locator('input[type=file]').setInputFiles(jsonPath);
   await expect(elsewhere.getByRole('heading', { name: /· Harrow Lane eight/ })).toBeVisible();
   await elsewhere.getByRole('link', { name: /8 Cause/ }).click();
-  await expect(elsewhere.getByText(/^Installed height too small leads/)).toBeVisible();
+  await expect(elsewhere.getByText(/^Installed height too small \(.*\) leads/)).toBeVisible();
   await elsewhere.getByRole('link', { name: /3 Teardown/ }).click();
   await expect(elsewhere.getByText('picture not supplied')).toBeVisible();
   const id = /case\/([0-9a-f-]+)\//.exec(elsewhere.url())?.[1] ?? '';

@@ -133,9 +133,15 @@ export default function CauseBoard() {
                 <div>
                   <h3>{words.cause.excluded}</h3>
                   <ul>
-                    {data.excluded.map((one) => (
-                      <li key={one.code}>
-                        {one.label} <span className="note">{one.because}</span>
+                    {[...new Set(data.excluded.map((one) => one.because))].map((because) => (
+                      <li key={because}>
+                        <b>{because.charAt(0).toUpperCase() + because.slice(1)}:</b>{' '}
+                        <span className="note">
+                          {data.excluded
+                            .filter((one) => one.because === because)
+                            .map((one, i) => (i === 0 ? one.label : one.label.charAt(0).toLowerCase() + one.label.slice(1)))
+                            .join('; ')}
+                        </span>
                       </li>
                     ))}
                   </ul>

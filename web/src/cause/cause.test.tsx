@@ -100,7 +100,8 @@ test('the board says who leads, what speaks for it and against it, and what is e
     'href',
     expect.stringMatching(/teardown\?at=A2-E1$/),
   );
-  expect(screen.getByText('lobes looked at and clean')).toBeVisible();
+  expect(screen.getByText('Lobes looked at and clean:')).toBeVisible();
+  expect(screen.getByText('Oil starvation')).toBeVisible();
   expect(screen.queryByText('Fatigue')).toBeNull(); // weighed below a tenth: not said
   await user.click(screen.getByRole('button', { name: 'Show all 7' }));
   expect(screen.getByRole('button', { name: 'Cause e' })).toBeVisible();

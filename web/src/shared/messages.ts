@@ -1099,7 +1099,7 @@ export const words = {
     further: 'Beside it may be wrong',
     furtherWhat: 'With the first cause taken as given, these would each explain something more.',
     wouldExplain: (sign: string): string => `would explain: ${sign}`,
-    weighedAt: (region: string): string => `Weighed ${region}.`,
+    weighedAt: (region: string): string => `Where it explains most: ${region}.`,
     againstNone: 'against none listed',
     againstRival: (label: string): string => `against ${label.charAt(0).toLowerCase()}${label.slice(1)}`,
     leftNothing: 'It leaves nothing recorded unexplained.',

@@ -1,0 +1,90 @@
+import { expect } from '@playwright/test';
+import { atTheBench, entered, newCase, saved, shop, test, uuid } from './bench';
+
+// The judgement on the screen: where a mark is decides where the cause is, and a test before the teardown can decide alone.
+
+test('a mark moved to another station moves the cause, and the board says where', async ({ page, request }) => {
+  const { id } = await newCase(request, 'Moved');
+  const seen = (place: string, sign: string, severity: number) =>
+    entered(request, id, 'finding', { place, part: 'spring', item: sign }, { severity, state: 'as_found' });
+  await seen('A2-E1', 'fracture_nick', 3);
+  await seen('A2-E1', 'spring_rust', 2);
+  await atTheBench(page, 'R. Test');
+
+  // By hand, at the station it is on: a letter for the part, a few for the sign, a digit.
+  await page.goto(`${shop()}/case/${id}/teardown?at=A2-E1`);
+  const finds = async (sign: string) => {
+    await expect(page.getByLabel('part', { exact: true })).toBeFocused();
+    await page.keyboard.press('s');
+    await page.keyboard.type(sign);
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('3');
+    await page.keyboard.press('Enter');
+    await saved(page);
+  };
+  await finds('spring broken');
+  await page.getByRole('link', { name: /8 Cause/ }).click();
+  await expect(page.getByRole('status').filter({ hasText: /^Spring broken from a nick or pit \(3E\) leads/ })).toBeVisible();
+  await expect(page.getByText('First event: Spring broke, 3E')).toBeVisible();
+  const first = page.getByRole('row').filter({ hasText: 'Spring broken from a nick or pit' });
+  await expect(first).toContainText('3E');
+
+  // It was the spring of another cylinder: what was seen is taken back, and found there.
+  for (const sign of ['fracture_nick', 'spring_rust', 'spring_broken']) {
+    const document = (await (await request.get(`${shop()}/api/cases/${id}/case.json`)).json()) as {
+      entries: { id: string; slot: { place: string; part: string; item: string; index: string | null } }[];
+    };
+    const entry = document.entries.find((one) => one.slot.item === sign);
+    const taken = await request.post(`${shop()}/api/cases/${id}/entries`, {
+      data: {
+        id: uuid(),
+        kind: 'withdrawal',
+        slot: entry?.slot,
+        supersedes: entry?.id,
+        reason: 'mistyped',
+        by: 'tests',
+        at: new Date().toISOString(),
+        data: null,
+      },
+    });
+    expect(taken.status(), await taken.text()).toBe(201);
+    await seen('B3-I1', sign, 3);
+  }
+  await page.reload();
+  await expect(page.getByRole('status').filter({ hasText: /^Spring broken from a nick or pit \(6I\) leads/ })).toBeVisible();
+  await expect(first).not.toContainText('3E');
+
+  // Held against the runner-up, the lines add up to another sum.
+  const ledger = page.getByRole('region', { name: 'For spring broken from a nick or pit' });
+  await expect(ledger).toContainText('against none listed');
+  await ledger.getByRole('button', { name: /^against (?!none)/ }).click();
+  await expect(ledger).not.toContainText(/dB, against none listed/);
+});
+
+test('a case whose only clue is a test before the teardown', async ({ page, request }) => {
+  const { id } = await newCase(request, 'Two neighbours', { layout: 'inline', drive: 'bucket', cylinders: 4 });
+  for (const [cylinder, psi] of [
+    ['A1', 181],
+    ['A2', 92],
+    ['A3', 95],
+    ['A4', 179],
+  ] as const) {
+    await entered(
+      request,
+      id,
+      'reading',
+      { place: cylinder, part: 'chamber', item: 'compression' },
+      {
+        value: { number: psi, unit: 'psi', decimals: 0 },
+        text: String(psi),
+        gauge: 'compression_gauge',
+      },
+    );
+  }
+  await entered(request, id, 'answer', { place: 'A2', part: 'chamber', item: 'hiss' }, { choice: 'neighbour' });
+  await entered(request, id, 'answer', { place: 'A3', part: 'chamber', item: 'hiss' }, { choice: 'neighbour' });
+  await atTheBench(page, 'R. Test');
+  await page.goto(`${shop()}/case/${id}/cause`);
+  await expect(page.getByRole('status').filter({ hasText: /^Head gasket or crack, not the valvetrain .*leads/ })).toBeVisible();
+  await expect(page.getByRole('region', { name: /^For head gasket/ })).toContainText('two neighbours low');
+});
