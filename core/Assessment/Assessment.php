@@ -7,6 +7,7 @@ namespace MuteTapper\Core\Assessment;
 use MuteTapper\Core\Calculation\NoneSolved;
 use MuteTapper\Core\Calculation\Solutions;
 use MuteTapper\Core\CaseFile\CaseFile;
+use MuteTapper\Core\Cause\CarryOver;
 use MuteTapper\Core\Cause\Evidence;
 use MuteTapper\Core\Cause\Item;
 use MuteTapper\Core\Cause\Ledger;
@@ -16,6 +17,8 @@ use MuteTapper\Core\Cause\PlacedCause;
 use MuteTapper\Core\Cause\Ranking;
 use MuteTapper\Core\Knowledge\Knowledge;
 use MuteTapper\Core\Sheet\Bench;
+use MuteTapper\Core\Timeline\PartState;
+use MuteTapper\Core\Timeline\Timeline;
 
 /**
  * Everything derived from a case: a function of the case file and the knowledge alone, worked out when asked for. Never stored as truth.
@@ -45,7 +48,20 @@ final class Assessment
 
     public function model(): Model
     {
-        return $this->model ??= new Model($this->knowledge->network, $this->case->engine, $this->items(), $this->case->failed);
+        return $this->model ??= new Model(
+            $this->knowledge->network, $this->case->engine, $this->items(), $this->case->failed, $this->carryOver(),
+        );
+    }
+
+    /** What went from failure to failure, counted for the judgement. */
+    private function carryOver(): CarryOver
+    {
+        $count = static fn (array $states, PartState $state): int => count(array_keys($states, $state, true));
+
+        return new CarryOver(array_map(
+            static fn (array $states): array => [$count($states, PartState::Carried), $count($states, PartState::New)],
+            Timeline::of($this->case)->intoRepeatedFailures(),
+        ));
     }
 
     public function ranking(): Ranking

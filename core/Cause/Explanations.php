@@ -86,10 +86,13 @@ final class Explanations
         return self::NONE;
     }
 
-    /** How much likelier the evidence is with these at work than with nothing, in decibans. */
+    /**
+     * How much likelier the evidence is with these at work than with nothing, in decibans; what went from failure to failure
+     * counts too.
+     */
     public function gain(PlacedCause ...$members): float
     {
-        return 10 * log10($this->model->likelihood(...$members) / $this->none);
+        return 10 * log10($this->model->likelihood(...$members) * self::carried($members) / $this->none);
     }
 
     /** Weight of a cause in the explanations that hold it and nothing of another explanation. */
@@ -159,7 +162,7 @@ final class Explanations
     private function pairs(array $places, array $strongest, float $least, array &$mass, array &$reduced): int
     {
         $priors = $this->model->priors;
-        $both = (array_sum($priors) ** 2 - array_sum(array_map(static fn (float $prior): float => $prior ** 2, $priors))) / 2;
+        $together = (array_sum($priors) ** 2 - array_sum(array_map(static fn (float $prior): float => $prior ** 2, $priors))) / 2;
         $codes = array_keys(array_filter($places));
         $weights = $isKept = [];
         foreach ($codes as $code) {
@@ -170,20 +173,21 @@ final class Explanations
         foreach ($codes as $i => $a) {
             for ($j = $i + 1, $n = count($codes); $j < $n; ++$j) {
                 $b = $codes[$j];
-                $short = self::PAIRS / $both * $weights[$a] * $weights[$b] / $this->none;
+                $short = self::PAIRS / $together * $weights[$a] * $weights[$b] / $this->none;
                 if ($strongest[$a] < self::WORTH_KEEPING || $strongest[$b] < self::WORTH_KEEPING || $short < $least) {
                     // It counts as two that have nothing to do with each other.
                     if ($isKept[$a] && $isKept[$b]) {
-                        self::add([$places[$a][0], $places[$b][0]], $short, $mass, $reduced);
+                        $both = [$places[$a][0], $places[$b][0]];
+                        self::add($both, $short * self::carried($both), $mass, $reduced);
                     } else {
                         $key = $isKept[$a] ? $a : ($isKept[$b] ? $b : '');
-                        $mass[$key] = ($mass[$key] ?? 0.0) + $short;
+                        $mass[$key] = ($mass[$key] ?? 0.0) + $short * ($key === '' ? 1.0 : $places[$key][0]->carried);
                     }
                     continue;
                 }
                 ++$exact;
                 [$pair, $most] = $this->bestPair($places[$a], $places[$b]);
-                $this->keep($pair, self::PAIRS * $priors[$a] * $priors[$b] / $both * $most, $mass, $reduced);
+                $this->keep($pair, self::PAIRS * $priors[$a] * $priors[$b] / $together * $most, $mass, $reduced);
             }
         }
 
@@ -213,6 +217,12 @@ final class Explanations
         return [$pair, $most];
     }
 
+    /** @param array<PlacedCause> $members */
+    private static function carried(array $members): float
+    {
+        return array_product(array_column($members, 'carried'));
+    }
+
     private function weightOf(PlacedCause ...$members): float
     {
         return $this->model->likelihood(...$members) * array_product(array_column($members, 'share'));
@@ -240,7 +250,8 @@ final class Explanations
             }
             array_splice($members, $least, 1);
         }
-        self::add($members, $weight, $mass, $reduced);
+        // What was carried is suspect only where it explains something.
+        self::add($members, $weight * self::carried($members), $mass, $reduced);
     }
 
     /**

@@ -17,6 +17,7 @@ final readonly class Ledger
      * @param PlacedCause|null $against what it is held against; nothing wrong, where null
      * @param array<string, float> $lines by sign, strongest for first: that it is there, or is not
      * @param array<string, float> $spread by sign: how its mechanism's marks lie
+     * @param float $carryOver what went from failure to failure
      */
     public function __construct(
         public PlacedCause $placed,
@@ -24,12 +25,13 @@ final readonly class Ledger
         public float $start,
         public array $lines,
         public array $spread,
+        public float $carryOver,
     ) {
     }
 
     public function evidence(): float
     {
-        return array_sum($this->lines) + array_sum($this->spread);
+        return array_sum($this->lines) + array_sum($this->spread) + $this->carryOver;
     }
 
     public function total(): float

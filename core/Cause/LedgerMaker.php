@@ -46,7 +46,9 @@ final class LedgerMaker
         arsort($lines);
         $start = 10 * log10($this->startOf($placed) / ($against === null ? $this->explanations->startOfNone() : $this->startOf($against)));
 
-        return new Ledger($placed, $against, $start, $lines, $spread);
+        $carried = 10 * log10($placed->carried / ($against->carried ?? 1.0));
+
+        return new Ledger($placed, $against, $start, $lines, $spread, $carried);
     }
 
     /**

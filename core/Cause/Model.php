@@ -96,6 +96,7 @@ final class Model
         private readonly Engine $engine,
         array $items,
         public readonly array $failed = [],
+        public readonly CarryOver $carryOver = new CarryOver(),
     ) {
         $this->ground = Ground::of($engine);
         $this->nowhere = StationSet::none($this->ground->all->size);
@@ -125,7 +126,10 @@ final class Model
             foreach ($this->places->of($this->network->causes[$cause], $this->wiring($cause, $form, null)) as [$extent, $ofPlace]) {
                 $kinds = $this->asksForKind($cause) ? $this->ground->kindsOf($extent->region) : null;
                 $wiring = $this->wiring($cause, $form, $kinds);
-                $placed[] = new PlacedCause($cause, $form, $extent, $share * $ofPlace, $wiring, $this->placedCount++);
+                $placed[] = new PlacedCause(
+                    $cause, $form, $extent, $share * $ofPlace, $wiring,
+                    10 ** ($this->carryOver->decibans($this->network->causes[$cause]) / 10), $this->placedCount++,
+                );
             }
         }
 
@@ -252,7 +256,9 @@ final class Model
         $kinds = $this->asksForKind($placed->cause) ? $this->ground->kindsOf($placed->extent->region) : null;
         $wiring = $this->wiring($placed->cause, $placed->form, $kinds);
 
-        return new PlacedCause($placed->cause, $placed->form, $placed->extent, $placed->share, $wiring, $this->placedCount++);
+        return new PlacedCause(
+            $placed->cause, $placed->form, $placed->extent, $placed->share, $wiring, $placed->carried, $this->placedCount++,
+        );
     }
 
     /**
@@ -269,7 +275,7 @@ final class Model
             }
         }
 
-        return new self($this->whole, $this->engine, $items, $this->failed);
+        return new self($this->whole, $this->engine, $items, $this->failed, $this->carryOver);
     }
 
     /**

@@ -100,7 +100,7 @@ final class Naming
      */
     private function isToldFrom(Explanation $explanation, float $probability, array $rivals): bool
     {
-        $own = $this->model->likelihood(...$explanation->members);
+        $own = $this->explanations->gain(...$explanation->members);
         foreach ($rivals as $cause => $rivalry) {
             if ($rivalry < self::RIVAL) {
                 continue;
@@ -109,7 +109,7 @@ final class Naming
             foreach (array_keys($explanation->members) as $m) {
                 $with = $explanation->members;
                 $with[$m] = $this->explanations->best[$cause];
-                if (10 * log10($own / $this->model->likelihood(...$with)) < $over) {
+                if ($own - $this->explanations->gain(...$with) < $over) {
                     return false;
                 }
             }

@@ -10,6 +10,7 @@ final readonly class PlacedCause
     /**
      * @param string $form empty where the cause has one form only
      * @param float $share of its cause's weight before any evidence
+     * @param float $carried what went from failure to failure weighs for it, as a factor
      * @param int $id its number among all that were placed
      */
     public function __construct(
@@ -18,6 +19,7 @@ final readonly class PlacedCause
         public Extent $extent,
         public float $share,
         public Wiring $wiring,
+        public float $carried,
         public int $id,
     ) {
     }

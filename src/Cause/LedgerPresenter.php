@@ -12,11 +12,14 @@ use MuteTapper\Core\Cause\MarkSpread;
 use MuteTapper\Core\Cause\Spread;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Entry\Severity;
+use MuteTapper\Core\Timeline\Component;
 
 /** Puts a ledger into words: what was found, where, and how much it weighs. */
 final class LedgerPresenter
 {
     private const MOST_PLACES = 6;
+    /** In the place of a sign. */
+    private const CARRY_OVER = 'carry_over';
 
     public static function view(Assessment $assessment, Ledger $ledger): LedgerView
     {
@@ -38,6 +41,9 @@ final class LedgerPresenter
             } else {
                 $lines[] = self::spread($assessment, $ledger, $spread, $decibans);
             }
+        }
+        if (abs($ledger->carryOver) >= Ledger::SILENT) {
+            $lines[] = self::carryOver($assessment, $ledger);
         }
         usort($lines, static fn (LedgerLineView $a, LedgerLineView $b): int => abs($b->decibans) <=> abs($a->decibans));
         $words = new PlaceWords($assessment->case->engine, $assessment->model()->ground);
@@ -84,6 +90,21 @@ final class LedgerPresenter
                 Spread::usual($row)->words(),
             ), $decibans, self::factor($decibans), $places, array_slice($labels, 0, self::MOST_PLACES), 'teardown',
             $assessment->knowledge->signs[$spread->signs[0]]->parts[0]->value, true,
+        );
+    }
+
+    private static function carryOver(Assessment $assessment, Ledger $ledger): LedgerLineView
+    {
+        $carry = $assessment->model()->carryOver;
+        $component = $carry->component($assessment->model()->network->causes[$ledger->placed->cause]);
+        [$carried, $new] = $carry->failures[$component ?? ''] ?? [0, 0];
+        $name = $component === null ? null : Component::from($component)->label($assessment->case->engine);
+
+        return new LedgerLineView(
+            self::CARRY_OVER, 'carried from build to build', $name === null
+                ? 'what the other cause is in went from failure to failure'
+                : sprintf('%s: carried into %d, new in %d of the failures that came again', $name, $carried, $new),
+            $ledger->carryOver, self::factor($ledger->carryOver), [], [], 'story', null, false,
         );
     }
 

@@ -223,7 +223,8 @@ final class PlacesTest extends AppTestCase
         self::assertSame('Spring lost its load', self::at($rows, '2/firstEvent')->text());
         $boundEight = self::at($rows, '1/id')->text();
         self::assertStringStartsWith(
-            'Installed height too small (all exhausts) leads', self::at($this->send('GET', "/api/cases/$boundEight/ranking"), 'sentence')->text(),
+            'Installed height too small (all exhausts) leads',
+            self::at($this->send('GET', "/api/cases/$boundEight/ranking"), 'sentence')->text(),
         );
         self::assertStringContainsString('left out', self::command('demo:load')[1]);
         self::assertCount(3, self::at($this->send('GET', '/api/cases'), 'rows')->items());

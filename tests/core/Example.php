@@ -147,6 +147,21 @@ final class Example
         return $other;
     }
 
+    /**
+     * A failure that showed the same symptom again, and how components went into it.
+     *
+     * @param array<string, string> $components state by component
+     */
+    public function failsAgain(string $date, array $components): self
+    {
+        $this->add('event', 'engine', 'timeline', 'event', $date, ['what' => 'failure', 'date' => $date, 'sameSymptom' => true]);
+        foreach ($components as $component => $state) {
+            $this->add('carry', 'engine', 'timeline', 'carry.'.$component, $date, ['state' => $state]);
+        }
+
+        return $this;
+    }
+
     /** Stations that the customer reported failed. */
     public function failed(string ...$stations): self
     {

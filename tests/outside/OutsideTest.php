@@ -14,6 +14,7 @@ use MuteTapper\Core\Knowledge\Event;
 use MuteTapper\Core\Knowledge\Link;
 use MuteTapper\Core\Quantity\Normal;
 use MuteTapper\Core\Quantity\Unit;
+use MuteTapper\Tests\Core\Cause\Archetypes;
 use MuteTapper\Tests\Core\Example;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -115,6 +116,7 @@ final class OutsideTest extends TestCase
      */
     #[DataProvider('cases')]
     #[DataProvider('standings')]
+    #[DataProvider('places')]
     public function testTheJudgementAgreesWithBruteForce(Example $example): void
     {
         $ranking = Assessment::of($example->case(), Example::knowledge())->ranking();
@@ -162,6 +164,15 @@ final class OutsideTest extends TestCase
         self::assertEqualsWithDelta($reference['events'], $ranking->mechanisms(), 1e-9);
     }
 
+    /** @return iterable<string, array{Example}> cases in which the place, the story or an earlier failure weighs */
+    public static function places(): iterable
+    {
+        yield 'reported failed' => [Archetypes::all()['the story places it']['case']];
+        yield 'carried from failure to failure' => [Archetypes::all()['only what was carried decides']['case']];
+        yield 'a phase toward the piston' => [Archetypes::all()['exhaust cam late, exhausts printed']['case']];
+        yield 'a mark outside its region' => [Archetypes::all()['one weak spring does not hammer seven other seats']['case']];
+    }
+
     /** @return iterable<string, array{Example}> cases of each standing */
     public static function standings(): iterable
     {
@@ -205,9 +216,10 @@ final class OutsideTest extends TestCase
         ], $model->items);
 
         [$reference] = self::python((string) file_get_contents(__DIR__.'/brute_force.py'), [
-            'stations' => $stations, 'failed' => $model->failed, 'signs' => $signs,
+            'stations' => $stations, 'failed' => $model->failed, 'signs' => $signs, 'failures' => (object) $model->carryOver->failures,
             'causes' => array_map(static fn (Cause $cause): array => [
                 'code' => $cause->code, 'prior' => $model->priors[$cause->code], 'scopes' => $cause->scopes, 'forms' => $cause->forms,
+                'resides' => $cause->residesIn,
             ], array_values($model->network->causes)),
             'events' => array_map(static fn (Event $event): array => [
                 'code' => $event->code, 'mode' => $event->mode->value, 'parents' => $links($event->parents),

@@ -422,6 +422,13 @@ def contract(factors, replaced=None):
 known = {}
 
 
+def carried(cause):
+    """Nine decibans for each failure that came again with the component carried, as much against for each with it new, at most 15."""
+    known = [data["failures"][c] for c in causes[cause]["resides"] if tuple(data["failures"].get(c, (0, 0))) != (0, 0)]
+    weights = [max(-15.0, min(15.0, 9.0 * (old - new))) for old, new in known]
+    return 10 ** (max(weights) / 10) if weights else 1.0
+
+
 def likelihood(*members):
     key = tuple(sorted(id(m) for m in members))
     if key not in known:
@@ -460,6 +467,8 @@ def keep(members, weight):
 
 
 def add(members, weight):
+    """What was carried is suspect only where it explains something."""
+    weight *= math.prod(carried(m.cause) for m in members)
     key = tuple(m.cause for m in members)
     mass[key] = mass.get(key, 0.0) + weight
     if key not in members_of or weight > members_of[key][1]:
@@ -562,7 +571,7 @@ def rivalry(cause, key):
 
 
 def gain(members):
-    return 10 * math.log10(likelihood(*members) / none)
+    return 10 * math.log10(likelihood(*members) * math.prod(carried(m.cause) for m in members) / none)
 
 
 def seen_gain(members):
@@ -579,7 +588,7 @@ def may_be_named(key, members, share):
             over = 0.0 if weight <= 0.25 * inside else 3.0
             for m in range(len(members)):
                 with_it = [best_place[c] if i == m else one for i, one in enumerate(members)]
-                if 10 * math.log10(likelihood(*members) / likelihood(*with_it)) < over:
+                if gain(members) - gain(with_it) < over:
                     return False
     return seen_gain(members) >= 3
 

@@ -980,6 +980,19 @@ final class Archetypes
                 'twin' => $soft('A2-I1')->shows('spring_broken', 0, 'B4-E1'), 'becomes' => Expected::leader('element_collapsed',
                     'station A2-I1'),
             ],
+            'only what was carried decides' => [
+                'family' => 'bind', 'because' => 'It went solid twice, over new springs and the same cam and rockers.',
+                'case' => Example::pushrodEight()->shows('coils_bright', 3, 'A2-E1', 'B1-E1')->shows('end_coil_dug', 2, 'A2-E1')
+                    ->failsAgain('2026-06-01', ['cam' => 'carried', 'rockers' => 'carried', 'springs' => 'new', 'head' => 'new',
+                        'locks' => 'new'])
+                    ->failsAgain('2026-09-01', ['cam' => 'carried', 'rockers' => 'carried', 'springs' => 'new', 'head' => 'new',
+                        'locks' => 'new']),
+                'is' => Expected::first('lift_beyond_spring'),
+                'twin' => Example::pushrodEight()->shows('coils_bright', 3, 'A2-E1', 'B1-E1')->shows('end_coil_dug', 2, 'A2-E1')
+                    ->failsAgain('2026-06-01', ['cam' => 'new', 'rockers' => 'new', 'springs' => 'new', 'head' => 'carried'])
+                    ->failsAgain('2026-09-01', ['cam' => 'new', 'rockers' => 'new', 'springs' => 'new', 'head' => 'carried']),
+                'becomes' => Expected::first('installed_height_small'),
+            ],
             'the story places it' => [
                 'family' => 'mismatch', 'because' => 'Stations reported failed weigh where nothing else tells places apart.',
                 'case' => Example::bucketFour()->failed('A3-E1')->shows('stem_scuffed', 3, 'A3-E1')->shows('guide_dry', 3, 'A3-E1'),
