@@ -102,7 +102,9 @@ final class CaseTest extends AppTestCase
         ];
         yield 'unknown member' => [self::changed(['surprise' => 1]), 422, 'surprise'];
         yield 'entry at a place that the engine lacks' => [
-            self::changed(['engine' => ['layout' => 'inline', 'drive' => 'pushrod', 'cylinders' => 1], 'story' => []]), 422, 'no place',
+            self::changed(
+                ['engine' => ['layout' => 'inline', 'drive' => 'pushrod', 'cylinders' => 1], 'story' => ['failed' => []]],
+            ), 422, 'no place',
         ];
         yield 'entry that breaks its chain' => [
             self::changed(
