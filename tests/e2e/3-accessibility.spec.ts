@@ -25,7 +25,7 @@ async function furnished(request: APIRequestContext): Promise<string> {
 
 /** Every place keeps WCAG 2.2 AA as far as a program can tell, light and dark, and fits the bench screen and a phone. */
 test('places are accessible, and fit the bench screen and a phone', async ({ page, request }) => {
-  test.setTimeout(400_000);
+  test.setTimeout(1_200_000); // minutes where the machine is quiet, and it must pass where it is not
   await atTheBench(page, 'R. Test');
   const id = await furnished(request);
   const fits = async (width: number, address: string): Promise<void> => {
@@ -42,6 +42,9 @@ test('places are accessible, and fit the bench screen and a phone', async ({ pag
   ]) {
     await page.goto(shop() + address);
     await page.waitForLoadState('networkidle');
+    // On a busy machine a page is quiet before it is drawn.
+    await expect(page.getByRole('main')).toBeVisible();
+    await expect(page.getByRole('heading', { level: 1 }).first()).toBeAttached();
     expect(await failings(page), address).toEqual([]);
     expect(await failings(page, 'dark'), `${address}, dark`).toEqual([]);
     await fits(360, address);
