@@ -33,7 +33,7 @@ final readonly class PlaceWords
         $stations = $this->ground->codes($extent->region);
 
         return match ($extent->scope) {
-            Scope::All => count($this->ground->kinds) > 0 ? 'everywhere' : 'engine',
+            Scope::All => 'everywhere',
             Scope::Kind => 'all '.($this->ground->kindOf($extent->region) ?? ValveKind::Exhaust)->word().'s',
             Scope::Bank => 'bank '.$stations[0][0],
             Scope::Cylinder => $this->engine->placeLabel(explode('-', $stations[0])[0]) ?? $stations[0],
