@@ -85,7 +85,8 @@ final class LedgerPresenter
 
         return new LedgerLineView(
             $spread->signs[0], $assessment->knowledge->signs[$spread->signs[0]]->name, sprintf(
-                'how it lies: %d of %d looked at, marked %s; this would have marked %s', $spread->seenCount, $spread->siteCount,
+                'how it lies, %s: %d of %d looked at, marked %s; this would have marked %s',
+                $assessment->knowledge->signs[$spread->signs[0]]->name, $spread->seenCount, $spread->siteCount,
                 count($labels) > self::MOST_PLACES ? sprintf('at %d', count($labels)) : implode(', ', $labels),
                 Spread::usual($row)->words(),
             ), $decibans, self::factor($decibans), $places, array_slice($labels, 0, self::MOST_PLACES), 'teardown',
