@@ -71,6 +71,9 @@ final readonly class Evidence
             if ($sign->yieldsTo !== [] && isset($items[$sign->code])) {
                 $items[$sign->code] = self::yielding($items[$sign->code], array_intersect_key($items, array_flip($sign->yieldsTo)));
             }
+            if ($sign->detailOf !== null && isset($items[$sign->code])) {
+                $items[$sign->code] = self::detail($items[$sign->code], $items[$sign->detailOf] ?? null);
+            }
         }
         $items = array_filter($items);
 
@@ -96,6 +99,14 @@ final readonly class Evidence
         }
 
         return $silent === [] ? $item : $item->without($silent);
+    }
+
+    /** How a part failed is asked only of a part that did: on a whole one there is nothing that could be absent. */
+    private static function detail(Item $item, ?Item $whole): ?Item
+    {
+        $absent = array_keys(array_filter($item->sites, static fn (float $confidence): bool => $confidence <= 0.5));
+
+        return $item->without(array_values(array_diff($absent, $whole->places ?? [])));
     }
 
     private function item(Sign $sign): ?Item

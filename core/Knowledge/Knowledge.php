@@ -53,6 +53,13 @@ final readonly class Knowledge
             $sign = Sign::fromNode($node);
             $signs[$sign->code] = isset($signs[$sign->code]) ? throw BadDocument::at($node->pointer, 'the code occurs twice.') : $sign;
         }
+        foreach ($signs as $sign) {
+            foreach ([...$sign->yieldsTo, ...(array) $sign->detailOf] as $other) {
+                if (!isset($signs[$other])) {
+                    throw BadDocument::at('/signs/'.$sign->code, sprintf('it speaks of “%s”, which is no sign.', $other));
+                }
+            }
+        }
         foreach ($root->get('gauges')->get('gauges')->items() as $node) {
             $gauge = Gauge::fromNode($node);
             $gauges[$gauge->code] = $gauge;

@@ -21,6 +21,7 @@ final readonly class Sign
      * @param list<BenchState> $bench states of values that alone answer it, the more particular first
      * @param list<BenchState> $measured states of values that answer it where no person did
      * @param list<string> $yieldsTo more particular signs: where one of them is, this one is silent
+     * @param string|null $detailOf the sign whose particulars it tells: absent only where that one is present
      * @param bool $needsFill a hydraulic element must be said to be filled or drained
      */
     private function __construct(
@@ -41,6 +42,7 @@ final readonly class Sign
         public array $measured,
         public bool $needsFill,
         public array $yieldsTo,
+        public ?string $detailOf,
     ) {
     }
 
@@ -66,6 +68,7 @@ final readonly class Sign
             array_map(BenchState::fromNode(...), $node->maybe('measured')?->items() ?? []),
             $node->maybe('needs_fill')?->flag() ?? false,
             $node->maybe('yields_to')?->words() ?? [],
+            $node->maybe('detail_of')?->word(),
         );
     }
 

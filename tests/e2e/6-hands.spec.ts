@@ -74,7 +74,7 @@ test('a case from first click to signed call, by keyboard alone', async ({ page 
   await keyboard.press('ArrowUp'); // Enter went down the column
   const lift = page.getByLabel('4E net lift', { exact: true });
   for (let i = 0; i < 8 && !(await lift.isVisible()); i++) await keyboard.press('ArrowRight');
-  await keyboard.type('0.565');
+  await keyboard.type('0.575');
   await keyboard.press('Enter');
   await tabTo(page, sheet, 'Shift+Tab');
   await pick(page, 'Springs, outer');
@@ -87,7 +87,7 @@ test('a case from first click to signed call, by keyboard alone', async ({ page 
   await saved(page);
   while (!(await page.getByRole('row', { name: /^4E/ }).evaluate((row) => row.classList.contains('current'))))
     await keyboard.press('Shift+Enter');
-  const margin = page.getByRole('button', { name: /4E travel to bind: 0.005 plus or minus .* outside/ });
+  const margin = page.getByRole('button', { name: /4E travel to bind: -0.005 plus or minus .* outside/ });
   await tabTo(page, margin);
   await keyboard.press('Enter');
   await expect(page.getByRole('dialog')).toContainText('installed height − net lift − bind height');

@@ -143,4 +143,19 @@ final class EvidenceTest extends TestCase
         self::assertTrue($items['spring_load_low']->isPresent, 'All are even, and all are 20 % below specification.');
         self::assertCount(4, $items['spring_load_low']->sites);
     }
+
+    public function testHowAPartBrokeIsNotAskedOfAWholeOne(): void
+    {
+        $items = fn (Example $example): array => Assessment::of($example->case(), Example::knowledge())->items();
+        $whole = Example::pushrodEight()->looks('A1-E1', 'spring')->looks('A2-E1', 'spring');
+        self::assertArrayHasKey('spring_broken', $items($whole));
+        self::assertArrayNotHasKey('broken_at_end', $items($whole), 'a whole spring tells nothing of where it broke');
+
+        $broken = $items(Example::pushrodEight()->sees('A1-E1', 'spring', 'spring_broken', 3)->looks('A1-E1', 'spring')->looks('A2-E1', 'spring'));
+        self::assertSame(['A1-E1'], array_keys($broken['broken_at_end']->sites));
+        self::assertFalse($broken['broken_at_end']->isPresent);
+
+        $seen = $items(Example::pushrodEight()->sees('A1-E1', 'spring', 'broken_at_end', 3)->looks('A2-E1', 'spring'));
+        self::assertSame(['A1-E1'], $seen['broken_at_end']->places, 'found, though nobody said the spring is broken');
+    }
 }
