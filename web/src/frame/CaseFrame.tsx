@@ -17,6 +17,7 @@ import { KeysDialog } from './KeysDialog';
 import { AskName, PersonButton } from './Person';
 import { Saving } from './Saving';
 import { Title } from './Title';
+import { Unreadable } from './Unreadable';
 import { useTyping } from './useTyping';
 import { Mark } from '../draw/Wordmark';
 
@@ -73,6 +74,7 @@ export function CaseFrame({ id, step, built, children }: Props) {
               <HeadRow view={query.data} step={step} />
               <AskName />
               <Troubles />
+              <Unreadable caseId={id} />
             </div>
             <StepLine view={query.data} step={step} built={built} />
             <main className="place-main" aria-label={name}>

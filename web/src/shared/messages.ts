@@ -228,6 +228,7 @@ export const words = {
     where: (cylinder: string): string => `bank ${cylinder.charAt(0)}, position ${cylinder.slice(1)} from the front`,
   },
   tryAgain: 'Try again',
+  unreadable: (why: string): string => `Something of this place is missing. ${why}`,
   places: { schedule: 'Days ahead' } as Partial<Record<string, string>>,
   nowhere: {
     title: 'Nothing here',
