@@ -11,6 +11,10 @@ use MuteTapper\Core\Engine\Engine;
 /** A root cause: what was wrong before anything was damaged. */
 final readonly class Cause
 {
+    private const FORMS = [
+        'near' => 'toward the piston', 'far' => 'away from the piston', 'much' => 'too much', 'little' => 'too little',
+    ];
+
     /**
      * @param array<string, float> $prior relative weight by engine type; `any` or tokens joined by +, such as `pushrod+hydraulic`
      * @param array<string, float> $scopes shares of the regions it can have: station, several, cylinder, kind, bank, all
@@ -49,6 +53,12 @@ final readonly class Cause
             $node->maybe('resides_in')?->words() ?? [],
             $node->maybe('outside')?->flag() ?? false,
         );
+    }
+
+    /** What a form of a cause is called behind its name. */
+    public static function formWords(string $form): string
+    {
+        return self::FORMS[$form] ?? str_replace('_', ' ', $form);
     }
 
     /** The build flag that excludes this cause from an engine, or null. */

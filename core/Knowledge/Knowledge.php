@@ -41,7 +41,7 @@ final readonly class Knowledge
 
     /**
      * @param array<string, mixed> $files decoded content by file name without extension: signs, causes, events, limits, gauges, questions,
-     *                                    steps, stock; and editions, which is no part of the hash
+     *                                    steps, stock; editions, which is no part of the hash; and links as a shop sets them
      *
      * @throws BadDocument
      */
@@ -80,7 +80,10 @@ final readonly class Knowledge
 
         return new self(
             $signs,
-            Network::fromNode($root->get('causes')->get('causes'), $root->get('events')->get('events'), $root->get('signs')->get('signs')),
+            Network::fromNode(
+                $root->get('causes')->get('causes'), $root->get('events')->get('events'), $root->get('signs')->get('signs'),
+                $root->maybe('links'),
+            ),
             Limits::fromNode($root->get('limits')),
             $gauges,
             $families,

@@ -13,6 +13,7 @@ final readonly class Link
     /**
      * @param string|null $when the form of the cause in which it leads there; any, where null
      * @param ValveKind|null $at the kind of valve at which it leads there; any, where null
+     * @param bool $isShops whether a shop set its strength otherwise than it is shipped
      */
     private function __construct(
         public string $parent,
@@ -21,6 +22,7 @@ final readonly class Link
         public string $mark,
         public ?string $when,
         public ?ValveKind $at,
+        public bool $isShops = false,
     ) {
     }
 
@@ -29,6 +31,27 @@ final readonly class Link
         return new self(
             $node->get('from')->word(), $node->get('word')->choice(Strength::class), $node->get('reason')->word(1000),
             $node->get('mark')->word(), $node->maybe('when')?->word(), $node->maybe('at')?->choice(ValveKind::class),
+        );
+    }
+
+    /** Name of the link to a child: a parent can lead there by several, each in a form or at a kind of valve of its own. */
+    public function code(string $child): string
+    {
+        $distinct = array_filter([$this->when, $this->at?->value], static fn (?string $one): bool => $one !== null);
+
+        return strtolower(implode('.', [$child, $this->parent, ...$distinct]));
+    }
+
+    /**
+     * The same with the strength that a shop gives it.
+     *
+     * @param Node $own its word, and where the shop has it from
+     */
+    public function asSet(Node $own): self
+    {
+        return new self(
+            $this->parent, $own->get('word')->choice(Strength::class), $own->get('source')->word(1000), $own->get('mark')->word(),
+            $this->when, $this->at, true,
         );
     }
 

@@ -32,8 +32,12 @@ final readonly class Network
         return $cause === self::NOT_LISTED ? 'Something not listed' : ($this->causes[$cause]->label ?? $cause);
     }
 
-    /** @throws BadDocument */
-    public static function fromNode(Node $causes, Node $events, Node $signs): self
+    /**
+     * @param Node|null $own links that a shop sets otherwise, by their code
+     *
+     * @throws BadDocument
+     */
+    public static function fromNode(Node $causes, Node $events, Node $signs, ?Node $own = null): self
     {
         $byCode = [];
         foreach ($causes->items() as $node) {
@@ -65,7 +69,65 @@ final readonly class Network
             }
         }
 
+        if ($own !== null) {
+            foreach ($unordered as $child => $event) {
+                $unordered[$child] = $event->after(self::asSet($child, $event->parents, $own));
+            }
+            foreach ($signLinks as $child => $links) {
+                $signLinks[$child] = self::asSet($child, $links, $own);
+            }
+        }
+
         return new self($byCode, self::parentsFirst($unordered), $signLinks);
+    }
+
+    /**
+     * @param list<Link> $links
+     *
+     * @return list<Link> with the strengths that a shop gives them
+     */
+    private static function asSet(string $child, array $links, Node $own): array
+    {
+        return array_map(
+            static fn (Link $link): Link => $own->has($link->code($child)) ? $link->asSet($own->get($link->code($child))) : $link, $links,
+        );
+    }
+
+    /** @return array<string, Link> every link by its code */
+    public function links(): array
+    {
+        $links = [];
+        foreach ([...array_map(static fn (Event $event): array => $event->parents, $this->events), ...$this->signLinks] as $child => $of) {
+            foreach ($of as $link) {
+                $links[$link->code($child)] = $link;
+            }
+        }
+
+        return $links;
+    }
+
+    /** Whether a cause leads to a sign by a link whose strength a shop has set. */
+    public function isByShopsWord(string $cause, string $sign): bool
+    {
+        return $this->shopsBehind($cause, $this->signLinks[$sign] ?? []) ?? false;
+    }
+
+    /**
+     * @param list<Link> $links
+     *
+     * @return bool|null whether one on the way from a cause to these is a shop's; null where none of them comes from it
+     */
+    private function shopsBehind(string $cause, array $links): ?bool
+    {
+        $found = null;
+        foreach ($links as $link) {
+            $before = $link->parent === $cause ? false : $this->shopsBehind($cause, $this->events[$link->parent]->parents ?? []);
+            if ($before !== null) {
+                $found = $found === true || $before || $link->isShops;
+            }
+        }
+
+        return $found;
     }
 
     /**

@@ -30,6 +30,8 @@ final readonly class LedgerLineView
         public ?string $part,
         #[OA\Property(description: 'not that it is there, but how its marks lie over the engine')]
         public bool $isSpread,
+        #[OA\Property(description: 'weighed by a word that the shop has set, not by the one that came with the program')]
+        public bool $isByShopsWord,
     ) {
     }
 }

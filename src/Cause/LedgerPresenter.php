@@ -31,7 +31,7 @@ final class LedgerPresenter
             if (abs($decibans) < Ledger::SILENT) {
                 ++$silent;
             } else {
-                $lines[] = self::line($assessment, $sign, $decibans);
+                $lines[] = self::line($assessment, $ledger, $sign, $decibans);
             }
         }
         foreach ($assessment->model()->spreads() as $spread) {
@@ -57,7 +57,7 @@ final class LedgerPresenter
         );
     }
 
-    private static function line(Assessment $assessment, string $code, float $decibans): LedgerLineView
+    private static function line(Assessment $assessment, Ledger $ledger, string $code, float $decibans): LedgerLineView
     {
         $item = $assessment->items()[$code];
         $sign = $assessment->knowledge->signs[$code];
@@ -72,8 +72,16 @@ final class LedgerPresenter
                 $sign->parts[0]->value === 'running', $item->kind === ItemKind::Unanswered => 'story',
                 default => 'teardown',
             },
-            $sign->parts[0]->value, false,
+            $sign->parts[0]->value, false, self::isByShopsWord($assessment, $ledger, $code),
         );
+    }
+
+    private static function isByShopsWord(Assessment $assessment, Ledger $ledger, string $sign): bool
+    {
+        $network = $assessment->model()->network;
+
+        return $network->isByShopsWord($ledger->placed->cause, $sign)
+            || ($ledger->against !== null && $network->isByShopsWord($ledger->against->cause, $sign));
     }
 
     /** How the marks of a mechanism lie, against how the cause would have laid them. */
@@ -90,7 +98,7 @@ final class LedgerPresenter
                 count($labels) > self::MOST_PLACES ? sprintf('at %d', count($labels)) : implode(', ', $labels),
                 Spread::usual($row)->words(),
             ), $decibans, self::factor($decibans), $places, array_slice($labels, 0, self::MOST_PLACES), 'teardown',
-            $assessment->knowledge->signs[$spread->signs[0]]->parts[0]->value, true,
+            $assessment->knowledge->signs[$spread->signs[0]]->parts[0]->value, true, false,
         );
     }
 
@@ -105,7 +113,7 @@ final class LedgerPresenter
             self::CARRY_OVER, 'carried from build to build', $name === null
                 ? 'what the other cause is in went from failure to failure'
                 : sprintf('%s: carried into %d, new in %d of the failures that came again', $name, $carried, $new),
-            $ledger->carryOver, self::factor($ledger->carryOver), [], [], 'story', null, false,
+            $ledger->carryOver, self::factor($ledger->carryOver), [], [], 'story', null, false, false,
         );
     }
 

@@ -10,16 +10,12 @@ use MuteTapper\Core\Cause\PlacedCause;
 use MuteTapper\Core\Cause\Scope;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\ValveKind;
+use MuteTapper\Core\Knowledge\Cause;
 
 /** Says where a cause is, as people at the bench do. */
 final readonly class PlaceWords
 {
     private const MOST_NAMED = 4;
-    /** What a form of a cause is called behind its name. */
-    private const FORMS = [
-        'near' => 'toward the piston', 'far' => 'away from the piston', 'wide' => 'wide', 'tight' => 'tight', 'much' => 'too much',
-        'little' => 'too little',
-    ];
 
     public function __construct(private Engine $engine, private Ground $ground)
     {
@@ -43,7 +39,7 @@ final readonly class PlaceWords
 
     public function form(PlacedCause $placed): string
     {
-        return self::FORMS[$placed->form] ?? $placed->form;
+        return Cause::formWords($placed->form);
     }
 
     /** @param list<string> $places */

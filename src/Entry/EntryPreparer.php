@@ -73,7 +73,7 @@ final readonly class EntryPreparer
         }
         $prepared = new Entry(
             $typed->id, $typed->kind, $typed->slot, $typed->supersedes, $typed->reason, $typed->by, $typed->at,
-            $this->knowledge->current()->hash,
+            $this->knowledge->shipped()->hash, // what was listed; a shop's limits and links list nothing
             $this->prepared($typed, $case, $engine, $this->cases->settings($case)->units),
         );
         (new EntryRules($this->knowledge->current(), $this->form))->checkNew($prepared, $engine);

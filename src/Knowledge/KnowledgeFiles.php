@@ -131,6 +131,10 @@ final class KnowledgeFiles implements CacheWarmerInterface
     {
         $content = $this->shippedContent();
         foreach ($own as $file => $changed) {
+            if ($file === 'links') {
+                $content['links'] = $changed; // by what the network is made of: they stand in two files
+                continue;
+            }
             if (!is_array($content[$file] ?? null) || !is_array($content[$file][$file] ?? null)) {
                 continue;
             }

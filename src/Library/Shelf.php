@@ -16,6 +16,7 @@ enum Shelf: string
     case Engines = 'engines';
     case Studies = 'studies';
     case Stock = 'stock';
+    case Links = 'links';
 
     /** The part of an engine that stands there by its maker’s figures; null on the other shelves. */
     public function part(): ?Part

@@ -27,6 +27,8 @@ final readonly class ShelfRules
     private const OF_A_LIMIT = ['schools', 'by_kind', 'default', 'caution', 'mark', 'source'];
     /** What a shop may say of what it keeps in stock. */
     private const OF_A_STOCK = ['thicknesses', 'unit', 'tolerance', 'most', 'mark', 'source'];
+    /** What a shop may say of a link: how often, in a word, and where it has it from. */
+    private const OF_A_LINK = ['word', 'mark', 'source'];
     private const MARKS = ['pub', 'practice', 'own'];
 
     public function __construct(private KnowledgeFiles $knowledge, private ClockInterface $clock)
@@ -49,6 +51,7 @@ final readonly class ShelfRules
             Shelf::Limits => $this->limit($code, $content),
             Shelf::Studies => GaugeStudy::fromNode($content),
             Shelf::Stock => $this->stock($code, $content),
+            Shelf::Links => $this->link($code, $content),
         };
 
         return $content->map();
@@ -96,6 +99,7 @@ final readonly class ShelfRules
             Shelf::Engines => EngineView::summary(Engine::fromNode($content)),
             Shelf::Studies => GaugeStudy::fromNode($content)->inWords(),
             Shelf::Stock => $content->maybe('source')?->word(1000) ?? '',
+            Shelf::Links => sprintf('%s: %s', $content->get('word')->word(), $content->get('source')->word(1000)),
         }, false];
     }
 
@@ -145,6 +149,14 @@ final readonly class ShelfRules
         } catch (BadDocument $problem) {
             throw BadDocument::at($content->pointer.$problem->pointer, $problem->reason);
         }
+    }
+
+    private function link(string $code, Node $content): void
+    {
+        $shipped = $this->knowledge->shipped()->network->links()[$code]
+            ?? throw BadDocument::at('/code', sprintf('nothing leads by a link “%s”.', $code));
+        self::changeable($content, self::OF_A_LINK);
+        $shipped->asSet($content);
     }
 
     /**

@@ -9,7 +9,7 @@ use MuteTapper\App\Knowledge\ShopKnowledge;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Gauge\RegisteredGauge;
 
-/** Limits, stock and gauges as the shop's shelves have them. Versions are only ever added, so their number tells whether any changed. */
+/** Limits, stock, links and gauges as the shop's shelves have them. Versions are only ever added, so their number tells whether any changed. */
 final readonly class ShelvedKnowledge implements ShopKnowledge
 {
     public function __construct(private Connection $database)
@@ -18,7 +18,7 @@ final readonly class ShelvedKnowledge implements ShopKnowledge
 
     public function stamp(): int
     {
-        $count = $this->database->fetchOne("SELECT COUNT(*) FROM library_version WHERE shelf IN ('limits', 'gauges', 'stock')");
+        $count = $this->database->fetchOne("SELECT COUNT(*) FROM library_version WHERE shelf IN ('limits', 'gauges', 'stock', 'links')");
 
         return is_numeric($count) ? (int) $count : 0;
     }
@@ -26,7 +26,7 @@ final readonly class ShelvedKnowledge implements ShopKnowledge
     public function own(): array
     {
         $own = [];
-        foreach ([Shelf::Limits, Shelf::Stock] as $shelf) {
+        foreach ([Shelf::Limits, Shelf::Stock, Shelf::Links] as $shelf) {
             foreach ($this->on($shelf) as [$code, $content]) {
                 $own[$shelf->value][$code] = $content->map();
             }

@@ -155,6 +155,60 @@ final class LibraryTest extends AppTestCase
         self::assertSame($before, Node::root($this->send('GET', '/api/catalogue'))->get('hash')->text());
     }
 
+    /** A word of the shop's own for a link judges, is shown as such in the ledger and the library, and stays on record. */
+    public function testTheShopsWordForALinkJudges(): void
+    {
+        $case = $this->opened();
+        $this->send('POST', $case.'/entries', self::entry('finding', ['A1-E1', 'spring', 'coils_bright'], ['severity' => 2]), 201);
+        $line = function () use ($case): array {
+            foreach (Node::root($this->send('GET', $case.'/ledger/installed_height_small'))->get('for')->items() as $line) {
+                if ($line->get('sign')->word() === 'coils_bright' && !$line->get('isSpread')->flag()) {
+                    return [$line->get('decibans')->number(), $line->get('isByShopsWord')->flag()];
+                }
+            }
+            self::fail('The sign has no line.');
+        };
+        $link = function (): Node {
+            foreach (Node::root($this->send('GET', '/api/network'))->get('links')->items() as $link) {
+                if ($link->get('code')->word() === 'coils_bright.coil_bind') {
+                    return $link;
+                }
+            }
+            self::fail('There is no such link.');
+        };
+        $before = Node::root($this->send('GET', '/api/catalogue'))->get('hash')->text();
+        [$shipped, $isShops] = $line();
+        self::assertFalse($isShops);
+
+        $own = ['word' => 'sometimes', 'mark' => 'own', 'source' => 'Ours are polished by hand.'];
+        $this->put('links', 'coils_bright.coil_bind', $own);
+        [$less, $isShops] = $line();
+        self::assertTrue($isShops);
+        self::assertLessThan($shipped - 2, $less);
+        self::assertSame(
+            ['sometimes', 'nearly always', 'Ours are polished by hand.', true],
+            [$link()->get('word')->word(), $link()->get('shippedWord')->word(), $link()->get('reason')->word(), $link()->get('isShops')->flag()],
+        );
+        self::assertNotSame($before, Node::root($this->send('GET', '/api/catalogue'))->get('hash')->text());
+        $look = $this->send('POST', $case.'/entries', self::entry('look', ['A1-E1', 'valve', 'look'], ['state' => 'as_found']), 201);
+        self::assertNotSame([], $look);
+        $kept = Node::root($this->send('GET', $case.'/case.json'))->get('entries')->items();
+        self::assertSame($before, end($kept)->get('knowledge')->word(), 'what was listed came with the program, whatever the shop says of it');
+
+        $this->put('links', 'coils_bright.coil_bind', null, 1);
+        [$again, $isShops] = $line();
+        self::assertFalse($isShops);
+        self::assertEqualsWithDelta($shipped, $again, 0.1, 'but for the valve that was looked at meanwhile');
+        self::assertSame($before, Node::root($this->send('GET', '/api/catalogue'))->get('hash')->text());
+        foreach ([
+            '/code' => ['coils_bright.piston_contact', $own], '/content/word' => ['coils_bright.coil_bind', ['word' => 'mostly'] + $own],
+            '/content/source' => ['coils_bright.coil_bind', ['source' => ' '] + $own],
+            '/content/reason' => ['coils_bright.coil_bind', ['reason' => 'x'] + $own],
+        ] as $pointer => [$code, $bad]) {
+            self::assertSame($pointer, $this->put('links', $code, $bad, 0, 422)['pointer']);
+        }
+    }
+
     public function testLinesOfAGaugeAreTakenAllOrNone(): void
     {
         $this->put('gauges', 'height-2', ['kind' => 'height_micrometer', 'cable' => true]);

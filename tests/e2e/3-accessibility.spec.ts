@@ -76,6 +76,7 @@ const SHELVES = [
   '/library/gauges?of=new',
   '/library/springs?of=new',
   '/library/limits?of=seat_width',
+  '/library/links?of=mechanism-coil_bind',
   '/library/engines?of=new',
   '/library/studies?of=new',
 ];

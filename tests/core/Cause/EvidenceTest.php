@@ -146,7 +146,7 @@ final class EvidenceTest extends TestCase
 
     public function testHowAPartBrokeIsNotAskedOfAWholeOne(): void
     {
-        $items = fn (Example $example): array => Assessment::of($example->case(), Example::knowledge())->items();
+        $items = static fn (Example $example): array => Assessment::of($example->case(), Example::knowledge())->items();
         $whole = Example::pushrodEight()->looks('A1-E1', 'spring')->looks('A2-E1', 'spring');
         self::assertArrayHasKey('spring_broken', $items($whole));
         self::assertArrayNotHasKey('broken_at_end', $items($whole), 'a whole spring tells nothing of where it broke');

@@ -95,6 +95,12 @@ function LineWords({ line, onPlace, caseId }: { line: Line; onPlace: (station: s
       >
         {line.step}
       </Link>
+      {line.isByShopsWord && (
+        <>
+          {' '}
+          <Link to={`/library/links?of=sign-${line.sign}`}>{words.cause.shopsWord}</Link>
+        </>
+      )}
     </span>
   );
 }

@@ -11,7 +11,7 @@ import { LobeForm } from './LobeForm';
 import { SpringForm } from './SpringForm';
 import { StockForm } from './StockForm';
 import { StudyForm } from './StudyForm';
-import { codeOf, isShipped, useKeep, useVersions, type Content, type Item as Shelved, type Shelf } from './useShelf';
+import { codeOf, isShipped, useKeep, useVersions, type Content, type Item as Shelved, type ShelfOfForms } from './useShelf';
 
 export interface FormProps {
   code: string;
@@ -19,7 +19,7 @@ export interface FormProps {
   onChange: (content: Content) => void;
 }
 
-const FORMS: Record<Shelf, ComponentType<FormProps>> = {
+const FORMS: Record<ShelfOfForms, ComponentType<FormProps>> = {
   gauges: GaugeForm,
   springs: SpringForm,
   lobes: LobeForm,
@@ -28,7 +28,7 @@ const FORMS: Record<Shelf, ComponentType<FormProps>> = {
   studies: StudyForm,
   stock: StockForm,
 };
-const EMPTY: Record<Shelf, Content> = {
+const EMPTY: Record<ShelfOfForms, Content> = {
   gauges: { kind: 'caliper' },
   springs: { figures: [] },
   lobes: { figures: [] },
@@ -39,7 +39,7 @@ const EMPTY: Record<Shelf, Content> = {
 };
 
 interface Props {
-  shelf: Shelf;
+  shelf: ShelfOfForms;
   /** Nothing for one that is new. */
   item: Shelved | undefined;
   /** Its code once it is kept; null once it is off the shelf. */
@@ -98,13 +98,13 @@ export function Item({ shelf, item, onKept }: Props) {
           {item?.content && <Button onClick={() => put(null)}>{isShipped(shelf) ? words.library.asShipped : words.library.takeOff}</Button>}
         </div>
       </form>
-      {item !== undefined && item.version > 0 && <Before item={item} />}
+      {item !== undefined && item.version > 0 && <History item={item} />}
     </section>
   );
 }
 
 /** Every state that it had, newest first. */
-function Before({ item }: { item: Shelved }) {
+export function History({ item }: { item: Shelved }) {
   const versions = useVersions(item);
   return (
     <>

@@ -11,7 +11,8 @@ import { words } from '../shared/messages';
 import { author } from '../shared/person';
 import { useLimits, useShelf, useStock } from '../shared/queries';
 import { Item } from './Item';
-import { isShipped, libraryChanged, SHELVES, type Item as Shelved, type Shelf } from './useShelf';
+import { NetworkList, NetworkNode } from './Network';
+import { isShipped, libraryChanged, SHELVES, type Item as Shelved, type Shelf, type ShelfOfForms } from './useShelf';
 import './library.css';
 
 /** The shop's shelves: what stands there, how it came to be, and all of it as a file. */
@@ -20,9 +21,7 @@ export default function Library() {
   const [params] = useSearchParams();
   const shelf = SHELVES.find((one) => one === named) ?? 'gauges';
   const [sought, seek] = useState('');
-  const items = useThings(shelf);
   const open = params.get('of');
-  const found = items.list.filter((one) => one.name.toLowerCase().includes(sought.trim().toLowerCase()));
   return (
     <div className="place in-library">
       <Title of={`${words.library.shelves[shelf]} · ${words.library.title}`} />
@@ -50,43 +49,62 @@ export default function Library() {
             aria-label={words.library.find}
             onChange={(event) => seek(event.target.value)}
           />
-          {!isShipped(shelf) && (
-            <Link className="new" to="?of=new" aria-current={open === 'new'}>
-              {words.library.newOne[shelf]}
-            </Link>
-          )}
-          <ul aria-label={words.library.shelves[shelf]}>
-            {found.map((one) => (
-              <li key={one.code}>
-                <Link to={`?of=${one.code}`} aria-current={one.code === open}>
-                  <span>{one.name}</span> {one.needsAct && <em className="wrong">{words.library.overdue}</em>}
-                  {isShipped(shelf) && one.version > 0 && <em>{words.library.yours}</em>}
-                </Link>
-              </li>
-            ))}
-          </ul>
-          {items.isReady && found.length === 0 && <p className="note">{words.library.nothing[shelf]}</p>}
-          {items.error !== null && (
-            <p className="wrong" role="alert">
-              {failureWords(items.error)}
-            </p>
-          )}
+          {shelf === 'links' ? <NetworkList sought={sought} open={open} /> : <Things shelf={shelf} sought={sought} open={open} />}
         </nav>
-        <Opened shelf={shelf} open={open} items={items.list} />
+        {shelf !== 'links' ? (
+          <Opened shelf={shelf} open={open} />
+        ) : open === null ? (
+          <About shelf={shelf} />
+        ) : (
+          <NetworkNode key={open} of={open} />
+        )}
       </main>
     </div>
   );
 }
 
-function Opened({ shelf, open, items }: { shelf: Shelf; open: string | null; items: readonly Shelved[] }) {
+/** What stands on a shelf, by name. */
+function Things({ shelf, sought, open }: { shelf: ShelfOfForms; sought: string; open: string | null }) {
+  const items = useThings(shelf);
+  const found = items.list.filter((one) => one.name.toLowerCase().includes(sought.trim().toLowerCase()));
+  return (
+    <>
+      {!isShipped(shelf) && (
+        <Link className="new" to="?of=new" aria-current={open === 'new'}>
+          {words.library.newOne[shelf]}
+        </Link>
+      )}
+      <ul aria-label={words.library.shelves[shelf]}>
+        {found.map((one) => (
+          <li key={one.code}>
+            <Link to={`?of=${one.code}`} aria-current={one.code === open}>
+              <span>{one.name}</span> {one.needsAct && <em className="wrong">{words.library.overdue}</em>}
+              {isShipped(shelf) && one.version > 0 && <em>{words.library.yours}</em>}
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {items.isReady && found.length === 0 && <p className="note">{words.library.nothing[shelf]}</p>}
+      {items.error !== null && (
+        <p className="wrong" role="alert">
+          {failureWords(items.error)}
+        </p>
+      )}
+    </>
+  );
+}
+
+const About = ({ shelf }: { shelf: Shelf }) => (
+  <section className="sheet shelved">
+    <p className="note">{words.library.about[shelf]}</p>
+  </section>
+);
+
+function Opened({ shelf, open }: { shelf: ShelfOfForms; open: string | null }) {
+  const items = useThings(shelf).list;
   const [params, setParams] = useSearchParams();
   const item = items.find((one) => one.code === open);
-  if (item === undefined && open !== 'new')
-    return (
-      <section className="sheet shelved">
-        <p className="note">{words.library.about[shelf]}</p>
-      </section>
-    );
+  if (item === undefined && open !== 'new') return <About shelf={shelf} />;
   return (
     <Item
       key={`${shelf} ${open} ${item?.version ?? 0}`}
@@ -103,7 +121,7 @@ function Opened({ shelf, open, items }: { shelf: Shelf; open: string | null; ite
 }
 
 /** What a shelf shows: of what is shipped every one that there is, whether the shop has set it or not. */
-function useThings(shelf: Shelf): { list: readonly Shelved[]; isReady: boolean; error: unknown } {
+function useThings(shelf: ShelfOfForms): { list: readonly Shelved[]; isReady: boolean; error: unknown } {
   const shelved = useShelf(shelf);
   const limits = useLimits();
   const stock = useStock();

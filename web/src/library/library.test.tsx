@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { render, screen } from '@testing-library/react';
+import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { afterEach, expect, test, vi } from 'vitest';
@@ -26,11 +26,41 @@ const limit = {
   ],
 };
 
+const node = (is: string, code: string, name: string, others: string[] = []) => ({ is, code, name, about: '', group: '', words: others });
+const lead = (from: string, to: string, word: string, more = {}) => ({
+  code: `${to}.${from}`,
+  from,
+  to,
+  when: '',
+  word,
+  reason: 'Because.',
+  mark: 'practice',
+  isShops: false,
+  shippedWord: word,
+  ...more,
+});
+const network = {
+  nodes: [
+    node('cause', 'loose', 'Seat loose'),
+    node('cause', 'small', 'Height too small'),
+    node('mechanism', 'bind', 'spring goes solid'),
+    node('sign', 'bright', 'coils bright', ['polish']),
+    node('sign', 'loose', 'seat turns'),
+  ],
+  links: [lead('small', 'bind', 'usually'), lead('bind', 'bright', 'nearly always'), lead('loose', 'loose', 'often')],
+  strengths: [
+    { word: 'nearly always', share: 0.95 },
+    { word: 'usually', share: 0.75 },
+    { word: 'often', share: 0.5 },
+  ],
+};
+
 /** The library on a server that has these things, and takes what is put, or refuses it. */
 function open(address: string, shelves: Record<string, unknown[]> = {}, refusal?: object, engines: unknown[] = []) {
   setPerson('Anna');
   const put: { shelf: string; code: string; body: unknown }[] = [];
   const given: Record<string, unknown> = {
+    '/api/network': network,
     '/api/catalogue': { gauges: [gauge], columns: [], signs: [] },
     '/api/limits': [limit],
     '/api/engines': engines,
@@ -207,4 +237,49 @@ test('the stock of shims is typed as it lies in the box', async () => {
   await user.click(screen.getByRole('button', { name: 'Keep' }));
   expect(put[0]).toMatchObject({ shelf: 'stock', code: 'spring_shims', body: { name: 'spring shims', version: 0 } });
   expect(put[0]?.body).toMatchObject({ content: { thicknesses: [0.5, 1.2, 'x'], unit: 'mm', tolerance: 0.005, most: 6 } });
+});
+
+test('the network is browsed both ways, and a cause is told from a sign of the same code', async () => {
+  const { user } = open('/library/links');
+  await user.type(await screen.findByLabelText('Find on this shelf'), 'polish');
+  await user.click(await screen.findByRole('link', { name: 'coils bright' }));
+  const leads = within(screen.getByRole('region', { name: 'coils bright' }));
+  expect(leads.getByRole('heading', { name: 'Points to' })).toBeVisible();
+  expect(leads.getByText('from Height too small')).toBeVisible();
+  await user.click(leads.getByRole('link', { name: 'spring goes solid' }));
+  const mechanism = within(screen.getByRole('region', { name: 'spring goes solid' }));
+  expect(mechanism.getByRole('link', { name: 'Height too small' })).toBeVisible();
+  expect(mechanism.getByRole('link', { name: 'coils bright' })).toBeVisible();
+  await user.clear(screen.getByLabelText('Find on this shelf'));
+  await user.click(screen.getByRole('link', { name: 'Seat loose' }));
+  expect(within(screen.getByRole('region', { name: 'Seat loose' })).getByRole('link', { name: 'seat turns' })).toBeVisible();
+});
+
+test('a shop sets a link by its own word, with its reason, and has it back as shipped', async () => {
+  const own = {
+    shelf: 'links',
+    code: 'bright.bind',
+    name: 'x',
+    version: 3,
+    content: {},
+    by: 'Ann',
+    at: '2026-01-01',
+    sums: 'often: Ours.',
+  };
+  network.links[1] = lead('bind', 'bright', 'often', { isShops: true, shippedWord: 'nearly always', reason: 'Ours.' });
+  const { put, user } = open('/library/links?of=sign-bright', { links: [own] });
+  expect(await screen.findByText('your shop’s word; shipped as “nearly always”')).toBeVisible();
+  await user.click(screen.getByRole('button', { name: 'Change how often: spring goes solid leads to coils bright' }));
+  const reason = screen.getByLabelText('Why your shop says so');
+  expect(screen.getByRole('button', { name: 'Keep' })).toBeDisabled();
+  await user.clear(reason);
+  await user.type(reason, 'Seen on thirty.');
+  await user.click(screen.getByRole('button', { name: 'Keep' }));
+  await user.click(screen.getByRole('button', { name: 'Change how often: spring goes solid leads to coils bright' }));
+  await user.click(screen.getByRole('button', { name: 'Back to “nearly always”' }));
+  const name = 'spring goes solid → coils bright';
+  expect(put.map((one) => [one.shelf, one.code, one.body])).toEqual([
+    ['links', 'bright.bind', { name, content: { word: 'often', mark: 'own', source: 'Seen on thirty.' }, version: 3, by: 'Anna' }],
+    ['links', 'bright.bind', { name, content: null, version: 3, by: 'Anna' }],
+  ]);
 });

@@ -6,7 +6,10 @@ export type Item = Schemas['ShelvedItemView'];
 export type Shelf = Item['shelf'];
 export type Content = Record<string, unknown>;
 
-export const SHELVES = ['gauges', 'springs', 'lobes', 'limits', 'engines', 'studies', 'stock'] as const satisfies readonly Shelf[];
+/** Links are browsed both ways in place of a list of forms. */
+export type ShelfOfForms = Exclude<Shelf, 'links'>;
+
+export const SHELVES = ['gauges', 'springs', 'lobes', 'limits', 'links', 'engines', 'studies', 'stock'] as const satisfies readonly Shelf[];
 
 export const useVersions = (item: Item | undefined) =>
   useQuery({
@@ -46,6 +49,7 @@ export function libraryChanged(queries: ReturnType<typeof useQueryClient>): Prom
   void queries.invalidateQueries({ queryKey: ['case'] });
   void queries.invalidateQueries({ queryKey: ['catalogue'] });
   void queries.invalidateQueries({ queryKey: ['limits'] });
+  void queries.invalidateQueries({ queryKey: ['network'] });
   void queries.invalidateQueries({ queryKey: ['stock'] });
   void queries.invalidateQueries({ queryKey: ['engines'] });
   return queries.invalidateQueries({ queryKey: ['library'] });

@@ -106,6 +106,7 @@ export const words = {
       engines: 'Engines',
       studies: 'Gauge studies',
       stock: 'Stock',
+      links: 'Signs and causes',
     },
     newOne: {
       gauges: 'Add a gauge',
@@ -123,6 +124,8 @@ export const words = {
       engines: 'Engines to begin a case from: described here, or saved from a case.',
       studies: 'What a gauge and the hands that use it are worth: several people read the same parts, each more than once.',
       stock: 'What the shop keeps, for packs that are laid to a height.',
+      links:
+        'What a sign points to, and what a cause would leave behind. The judgement rests on these; where your shop finds otherwise, its word goes before.',
     },
     nothing: {
       gauges: 'No gauge of your own yet. Add one, or go on with the usual of its kind.',
@@ -132,6 +135,7 @@ export const words = {
       engines: 'No engine yet. Describe one here, or save one from a case: story, engine.',
       studies: 'No gauge study yet.',
       stock: 'Nothing of the stock has these words.',
+      links: 'No cause, mechanism or sign has these words.',
     },
     find: 'Find on this shelf',
     overdue: 'overdue',
@@ -777,6 +781,24 @@ export const words = {
     source: 'Source',
     marks: { pub: 'published', practice: 'practice of the trade', own: 'own computation' } as Record<string, string>,
   },
+  network: {
+    sections: { cause: 'Causes', mechanism: 'Mechanisms', sign: 'Signs' },
+    is: { cause: 'cause', mechanism: 'mechanism', sign: 'sign' },
+    pointsTo: 'Points to',
+    comesFrom: 'Comes from',
+    leaves: 'Leaves behind, or leads to',
+    nothing: 'Nothing.',
+    photograph: 'Photograph',
+    lookAlike: 'Easily taken for',
+    behind: (roots: string[]): string => `from ${roots.slice(0, 4).join('; ')}${roots.length > 4 ? `; and ${roots.length - 4} more` : ''}`,
+    shops: (shipped: string): string => `your shop’s word; shipped as “${shipped}”`,
+    change: 'Change',
+    changeWhat: (from: string, to: string): string => `Change how often: ${from} leads to ${to}`,
+    howOften: 'How often it does',
+    strength: (word: string, share: number): string => `${word}, ${Math.round(share * 100)} of 100`,
+    source: 'Why your shop says so',
+    asShipped: (word: string): string => `Back to “${word}”`,
+  },
   clearances: {
     fields: {
       margins: 'Margins',
@@ -1089,6 +1111,7 @@ export const words = {
     forThis: (label: string): string => `For ${label.charAt(0).toLowerCase()}${label.slice(1)}`,
     against: 'Against',
     moreLikely: 'more likely by',
+    shopsWord: 'by your shop’s word',
     lessLikely: 'less likely by',
     start: 'Before any evidence',
     sum: 'Sum, for this cause alone',

@@ -241,6 +241,11 @@ export type Limit = Schemas['LimitView'];
 
 export const useLimits = (): UseQueryResult<Limit[]> => useQuery({ queryKey: ['limits'], queryFn: () => answer(api.GET('/api/limits')) });
 
+export type Network = Schemas['NetworkView'];
+
+export const useNetwork = (): UseQueryResult<Network> =>
+  useQuery({ queryKey: ['network'], queryFn: () => answer(api.GET('/api/network')) });
+
 export const useShelf = (shelf: Schemas['ShelvedItemView']['shelf']): UseQueryResult<Schemas['ShelvedItemView'][]> =>
   useQuery({ queryKey: ['library', shelf], queryFn: () => answer(api.GET('/api/library/{shelf}', { params: { path: { shelf } } })) });
 
