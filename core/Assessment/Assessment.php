@@ -15,9 +15,12 @@ use MuteTapper\Core\Cause\LedgerMaker;
 use MuteTapper\Core\Cause\Model;
 use MuteTapper\Core\Cause\PlacedCause;
 use MuteTapper\Core\Cause\Ranking;
+use MuteTapper\Core\Compare\Mismatches;
+use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Knowledge\Knowledge;
 use MuteTapper\Core\Sheet\Bench;
-use MuteTapper\Core\Timeline\PartState;
+use MuteTapper\Core\Timeline\CarriedCount;
+use MuteTapper\Core\Timeline\CarriedParts;
 use MuteTapper\Core\Timeline\Timeline;
 
 /**
@@ -25,6 +28,9 @@ use MuteTapper\Core\Timeline\Timeline;
  */
 final class Assessment
 {
+    /** How sure a difference of banks is that stands out of scatter and gauges. [own] */
+    private const DIFFERS = 0.97;
+
     /** @var array<string, Item>|null */
     private ?array $items = null;
     private ?Model $model = null;
@@ -43,7 +49,21 @@ final class Assessment
     /** @return array<string, Item> what is known of each sign */
     public function items(): array
     {
-        return $this->items ??= Evidence::gather($this->bench, $this->knowledge);
+        return $this->items ??= Evidence::gather($this->bench, $this->knowledge, $this->compared());
+    }
+
+    /** @return array<string, array<string, float>> what the judgement hears of a comparison, by sign and site */
+    private function compared(): array
+    {
+        $mismatches = new Mismatches($this->bench, $this->knowledge->questions);
+        $heard = [];
+        foreach ($this->knowledge->signs as $sign) {
+            if ($sign->compared !== [] && $mismatches->doBanksDiffer($sign->compared)) {
+                $heard[$sign->code] = [Place::ENGINE => self::DIFFERS];
+            }
+        }
+
+        return $heard;
     }
 
     public function model(): Model
@@ -56,11 +76,8 @@ final class Assessment
     /** What went from failure to failure, counted for the judgement. */
     private function carryOver(): CarryOver
     {
-        $count = static fn (array $states, PartState $state): int => count(array_keys($states, $state, true));
-
         return new CarryOver(array_map(
-            static fn (array $states): array => [$count($states, PartState::Carried), $count($states, PartState::New)],
-            Timeline::of($this->case)->intoRepeatedFailures(),
+            static fn (CarriedCount $count): array => $count->toArray(), CarriedParts::of(Timeline::of($this->case))->counts,
         ));
     }
 

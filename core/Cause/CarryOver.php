@@ -8,16 +8,21 @@ use MuteTapper\Core\Knowledge\Cause;
 
 /**
  * What went from one failure into the next: a component that was carried into each repeated failure is suspect, one that was
- * new in each is cleared. [own, on the methods of agreement and difference, Mill 1843, from memory].
+ * new in each is cleared; one that was new in a run without trouble is suspect, one that ran there too is cleared by half as much,
+ * for a fault need not show in every run. [own, on the methods of agreement and difference, Mill 1843, from memory].
  */
 final readonly class CarryOver
 {
-    /** What one repeated failure weighs, in decibans, and all of them at most. */
+    /** What one repeated failure weighs, and one run without trouble, in decibans; all of them at most. */
     public const PER_FAILURE = 9.0;
+    public const PER_RUN = 4.5;
     public const MOST = 15.0;
 
-    /** @param array<string, array{int, int}> $failures repeated failures into which a component went carried, and new, by component */
-    public function __construct(public array $failures = [])
+    /**
+     * @param array<string, array{int, int, int, int}> $counts by component: carried and new into repeated failures, carried and new
+     *                                                         into runs without trouble
+     */
+    public function __construct(public array $counts = [])
     {
     }
 
@@ -26,7 +31,7 @@ final readonly class CarryOver
     {
         $component = $this->component($cause);
 
-        return $component === null ? 0.0 : self::weight(...$this->failures[$component]);
+        return $component === null ? 0.0 : self::weight(...$this->counts[$component]);
     }
 
     /** The component of a cause that weighs; null where nothing is known of any. */
@@ -34,8 +39,8 @@ final readonly class CarryOver
     {
         $most = null;
         foreach ($cause->residesIn as $component) {
-            $counts = $this->failures[$component] ?? [0, 0];
-            if ($counts !== [0, 0] && ($most === null || self::weight(...$counts) > self::weight(...$this->failures[$most]))) {
+            $counts = $this->counts[$component] ?? null;
+            if ($counts !== null && ($most === null || self::weight(...$counts) > self::weight(...$this->counts[$most]))) {
                 $most = $component;
             }
         }
@@ -43,8 +48,10 @@ final readonly class CarryOver
         return $most;
     }
 
-    private static function weight(int $carried, int $new): float
+    private static function weight(int $carried, int $new, int $carriedInRuns, int $newInRuns): float
     {
-        return max(-self::MOST, min(self::MOST, self::PER_FAILURE * ($carried - $new)));
+        $weight = self::PER_FAILURE * ($carried - $new) + self::PER_RUN * ($newInRuns - $carriedInRuns);
+
+        return max(-self::MOST, min(self::MOST, $weight));
     }
 }

@@ -12,6 +12,7 @@ use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\Finding;
 use MuteTapper\Core\Entry\Look;
 use MuteTapper\Core\Entry\Severity;
+use MuteTapper\Core\Knowledge\BenchState;
 use MuteTapper\Core\Knowledge\Knowledge;
 use MuteTapper\Core\Knowledge\SeenBy;
 use MuteTapper\Core\Knowledge\Sign;
@@ -29,6 +30,7 @@ final readonly class Evidence
      * @param array<string, list<Finding>> $findings by sign
      * @param array<string, array<string, array{float, string, ?Severity}>> $answers confidence, entry and severity, by sign and place
      * @param array<string, list<Look>> $looks by part
+     * @param array<string, array<string, float>> $compared by sign and site
      */
     private function __construct(
         private CaseFile $case,
@@ -37,11 +39,16 @@ final readonly class Evidence
         private array $findings,
         private array $answers,
         private array $looks,
+        private array $compared,
     ) {
     }
 
-    /** @return array<string, Item> by sign */
-    public static function gather(Bench $bench, Knowledge $knowledge): array
+    /**
+     * @param array<string, array<string, float>> $compared what comparison of parts says of signs, by sign and site
+     *
+     * @return array<string, Item> by sign
+     */
+    public static function gather(Bench $bench, Knowledge $knowledge, array $compared = []): array
     {
         $case = $bench->case;
         $findings = $looks = [];
@@ -51,7 +58,7 @@ final readonly class Evidence
         foreach ($case->looks() as $look) {
             $looks[$look->part][] = $look;
         }
-        $evidence = new self($case, $bench, $knowledge, $findings, self::answers($case, $knowledge), $looks);
+        $evidence = new self($case, $bench, $knowledge, $findings, self::answers($case, $knowledge), $looks, $compared);
         $items = $unanswered = [];
         foreach ($knowledge->signs as $sign) {
             if (!$sign->isPossibleOn($case->engine)) {
@@ -111,10 +118,12 @@ final readonly class Evidence
 
     private function item(Sign $sign): ?Item
     {
+        if ($sign->compared !== []) {
+            return $this->measured($sign, $this->compared[$sign->code] ?? [], false);
+        }
         if ($sign->isFromBench()) {
             // Bench and engine are never mixed: what was measured on the bench goes before.
-            return $this->measured($sign, BenchEvidence::of($sign->bench, $this->bench))
-                ?? $this->measured($sign, BenchEvidence::of($sign->measured, $this->bench));
+            return $this->onBench($sign, $sign->bench) ?? $this->onBench($sign, $sign->measured);
         }
         $sites = $entries = [];
         $severity = null;
@@ -135,7 +144,7 @@ final readonly class Evidence
             }
         }
         if ($sites === [] && $sign->measured !== []) {
-            $measured = $this->measured($sign, BenchEvidence::of($sign->measured, $this->bench));
+            $measured = $this->onBench($sign, $sign->measured);
             if ($measured !== null) {
                 return $measured;
             }
@@ -143,7 +152,7 @@ final readonly class Evidence
         if ($sign->seenBy === SeenBy::Eye) {
             foreach ($this->clearLooks($sign) as [$site, $look]) {
                 if (!isset($sites[$site])) {
-                    $sites[$site] = 0.5 + $look->state->sureness() * (self::LOOKED_ABSENT - 0.5);
+                    $sites[$site] = self::absent($look->state->sureness());
                     $entries[] = $look->entryId;
                 }
             }
@@ -159,15 +168,24 @@ final readonly class Evidence
         );
     }
 
-    private function measured(Sign $sign, BenchEvidence $found): ?Item
+    /** @param list<BenchState> $states */
+    private function onBench(Sign $sign, array $states): ?Item
     {
-        if ($found->sites === []) {
+        $found = BenchEvidence::of($states, $this->bench);
+
+        return $this->measured($sign, $found->sites, $found->isRelative);
+    }
+
+    /** @param array<string, float> $sites */
+    private function measured(Sign $sign, array $sites, bool $isRelative): ?Item
+    {
+        if ($sites === []) {
             return null;
         }
 
         return Item::of(
-            $sign->code, ItemKind::Bench, $sign->site, $found->sites, count($this->case->engine->sites($sign->site)), $sign->leak, [],
-            isRelative: $found->isRelative, isGross: $sign->gross,
+            $sign->code, ItemKind::Bench, $sign->site, $sites, count($this->case->engine->sites($sign->site)), $sign->leak, [],
+            isRelative: $isRelative, isGross: $sign->gross,
         );
     }
 
@@ -185,6 +203,12 @@ final readonly class Evidence
         }
 
         return $found;
+    }
+
+    /** Confidence of what was looked for so surely, and not found. */
+    private static function absent(float $sureness): float
+    {
+        return 0.5 + $sureness * (self::LOOKED_ABSENT - 0.5);
     }
 
     private static function worse(?Severity $one, ?Severity $other): ?Severity
@@ -207,7 +231,7 @@ final readonly class Evidence
             $place = $entry->slot->place;
             foreach ($choices as $choice) {
                 if ($chosen !== null && $chosen->denies && $choice->sign !== null) {
-                    $found[$choice->sign][$place] ??= [self::LOOKED_ABSENT, $entry->id, Severity::Absent];
+                    $found[$choice->sign][$place] ??= [self::absent($chosen->sureness), $entry->id, Severity::Absent];
                 }
             }
             if ($chosen !== null && $chosen->sign !== null) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Compare;
 
 use MuteTapper\Core\Engine\Coil;
+use MuteTapper\Core\Knowledge\Question;
 use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Sheet\Column;
@@ -13,6 +14,7 @@ use MuteTapper\Core\Sheet\Column;
 final readonly class Mismatch
 {
     /**
+     * @param string $code of the column or the question
      * @param string $what quantity or question, in words
      * @param string $where of which parts
      * @param Uncertain|null $difference second side less the first; null where words differ
@@ -21,6 +23,7 @@ final readonly class Mismatch
      */
     private function __construct(
         public Difference $kind,
+        public string $code,
         public string $what,
         public string $where,
         public Side $one,
@@ -49,15 +52,15 @@ final readonly class Mismatch
         $half = $difference->expanded()->base;
 
         return new self(
-            $kind, self::named($column, $index), $where, $one, $other, $difference, $half > 0.0 ? abs($difference->base) / $half : null,
+            $kind, $column->code, self::named($column, $index), $where, $one, $other, $difference, $half > 0.0 ? abs($difference->base) / $half : null,
             $places, $column->fineness,
         );
     }
 
     /** @param list<string> $places */
-    public static function ofWords(Difference $kind, string $what, string $where, Side $one, Side $other, array $places): self
+    public static function ofWords(Difference $kind, Question $question, string $where, Side $one, Side $other, array $places): self
     {
-        return new self($kind, $what, $where, $one, $other, null, null, $places);
+        return new self($kind, $question->code, $question->ask, $where, $one, $other, null, null, $places);
     }
 
     private static function named(Column $column, ?string $index): string

@@ -54,6 +54,30 @@ final readonly class Mismatches
         return $all;
     }
 
+    /**
+     * Whether the banks differ in any of these: in a figure beyond scatter and gauges, or in words.
+     *
+     * @param list<string> $codes of columns and questions
+     */
+    public function doBanksDiffer(array $codes): bool
+    {
+        foreach ($codes as $code) {
+            $column = $this->bench->sheets->columns[$code] ?? null;
+            $found = match (true) {
+                $column !== null => $this->betweenBanks($column),
+                isset($this->questions[$code]) => $this->inWords($this->questions[$code]),
+                default => throw new \LogicException('Neither a column nor a question: '.$code),
+            };
+            foreach ($found as $mismatch) {
+                if ($mismatch->kind === Difference::Banks) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<Mismatch> a line for the valves of a kind and bank that depart from their claim */
     private function fromClaim(Column $column): array
     {
@@ -211,7 +235,7 @@ final readonly class Mismatches
         $name = static fn (int $side, string $otherwise): string => $isByBank ? 'bank '.reset($banks[$side]) : $otherwise;
 
         return Mismatch::ofWords(
-            $isByBank ? Difference::Banks : Difference::Kind, $question->ask, $kind->word().'s',
+            $isByBank ? Difference::Banks : Difference::Kind, $question, $kind->word().'s',
             Side::said($name(0, 'the others'), $usual, count($choices[$usual])), Side::said($name(1, 'found'), $odd, count($choices[$odd])),
             array_map(static fn (Station $one): string => $one->code(), $choices[$odd]),
         );

@@ -20,6 +20,8 @@ final readonly class Choice
         public ?string $sign,
         public ?Severity $severity,
         public bool $denies,
+        /** How sure it is that what it denies is not so: a part can be changed for one that is wrong alike. */
+        public float $sureness,
         /** What is measured so is worth nothing. */
         public bool $spoils,
         /** Why it is kept although it weighs nowhere. */
@@ -33,6 +35,7 @@ final readonly class Choice
         return new self(
             $node->get('code')->word(), $node->get('label')->word(), $node->get('meaning')->word(1000),
             $node->maybe('sign')?->word(), $node->maybe('severity')?->choice(Severity::class), $node->maybe('denies')?->flag() ?? false,
+            $node->maybe('sureness')?->number() ?? 1.0,
             $node->maybe('spoils')?->flag() ?? false,
             $node->maybe('record_only')?->word(1000),
         );

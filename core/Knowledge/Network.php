@@ -93,11 +93,17 @@ final readonly class Network
         );
     }
 
+    /** @return array<string, list<Link>> by the mechanism or sign that they lead to */
+    public function linksByChild(): array
+    {
+        return array_map(static fn (Event $event): array => $event->parents, $this->events) + $this->signLinks;
+    }
+
     /** @return array<string, Link> every link by its code */
     public function links(): array
     {
         $links = [];
-        foreach ([...array_map(static fn (Event $event): array => $event->parents, $this->events), ...$this->signLinks] as $child => $of) {
+        foreach ($this->linksByChild() as $child => $of) {
             foreach ($of as $link) {
                 $links[$link->code($child)] = $link;
             }

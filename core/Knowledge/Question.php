@@ -40,6 +40,19 @@ final readonly class Question
         );
     }
 
+    /** @return list<string> signs that its answers speak of */
+    public function signs(): array
+    {
+        $signs = [];
+        foreach ($this->choices as $choice) {
+            if ($choice->sign !== null) {
+                $signs[] = $choice->sign;
+            }
+        }
+
+        return $signs;
+    }
+
     public function slot(string $place): Slot
     {
         return new Slot($place, $this->part->value, $this->code);

@@ -22,6 +22,7 @@ final readonly class Sign
      * @param list<BenchState> $measured states of values that answer it where no person did
      * @param list<string> $yieldsTo more particular signs: where one of them is, this one is silent
      * @param string|null $detailOf the sign whose particulars it tells: absent only where that one is present
+     * @param list<string> $compared columns and questions whose difference between the banks answers it
      * @param bool $needsFill a hydraulic element must be said to be filled or drained
      */
     private function __construct(
@@ -43,6 +44,7 @@ final readonly class Sign
         public bool $needsFill,
         public array $yieldsTo,
         public ?string $detailOf,
+        public array $compared,
     ) {
     }
 
@@ -69,13 +71,14 @@ final readonly class Sign
             $node->maybe('needs_fill')?->flag() ?? false,
             $node->maybe('yields_to')?->words() ?? [],
             $node->maybe('detail_of')?->word(),
+            $node->maybe('compared')?->words() ?? [],
         );
     }
 
     /** Whether only the bench can answer it, and nobody by looking. */
     public function isFromBench(): bool
     {
-        return $this->bench !== [];
+        return $this->bench !== [] || $this->compared !== [];
     }
 
     /** Whether this engine can show the sign at all. */

@@ -45,22 +45,6 @@ final readonly class Timeline
     }
 
     /**
-     * How each component went into the failures that showed the same symptom again.
-     *
-     * @return array<string, list<PartState>> by component
-     */
-    public function intoRepeatedFailures(): array
-    {
-        $repeated = array_filter(
-            $this->events, static fn (Event $event): bool => $event->what === EventKind::Failure && $event->sameSymptom,
-        );
-
-        return array_filter(array_map(
-            static fn (array $states): array => array_values(array_intersect_key($states, $repeated)), $this->carried,
-        ));
-    }
-
-    /**
      * @param array<string, Event> $events
      *
      * @return list<string>

@@ -106,13 +106,15 @@ final class LedgerPresenter
     {
         $carry = $assessment->model()->carryOver;
         $component = $carry->component($assessment->model()->network->causes[$ledger->placed->cause]);
-        [$carried, $new] = $carry->failures[$component ?? ''] ?? [0, 0];
+        [$carried, $new, $carriedInRuns, $newInRuns] = $carry->counts[$component ?? ''] ?? [0, 0, 0, 0];
         $name = $component === null ? null : Component::from($component)->label($assessment->case->engine);
 
         return new LedgerLineView(
             self::CARRY_OVER, 'carried from build to build', $name === null
                 ? 'what the other cause is in went from failure to failure'
-                : sprintf('%s: carried into %d, new in %d of the failures that came again', $name, $carried, $new),
+                : sprintf('%s: carried into %d, new in %d of the failures that came again', $name, $carried, $new).(
+                    $carriedInRuns + $newInRuns === 0 ? '' : sprintf('; in runs without trouble %d and %d', $carriedInRuns, $newInRuns)
+                ),
             $ledger->carryOver, self::factor($ledger->carryOver), [], [], 'story', null, false, false,
         );
     }

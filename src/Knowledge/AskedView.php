@@ -12,7 +12,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class AskedView
 {
-    /** @param list<array{code: string, label: string, meaning: string, spoils: bool}> $choices what is measured so is worth nothing where it spoils */
+    /**
+     * @param list<string> $signs that its answers speak of; asked where the engine can show one of them
+     * @param list<array{code: string, label: string, meaning: string, spoils: bool}> $choices what is measured so is worth nothing where it spoils
+     */
     private function __construct(
         public string $code,
         public string $ask,
@@ -20,6 +23,7 @@ final readonly class AskedView
         public string $part,
         #[OA\Property(enum: ['station', 'cylinder', 'bank', 'engine'])]
         public string $site,
+        public array $signs,
         public array $choices,
     ) {
     }
@@ -28,6 +32,7 @@ final readonly class AskedView
     {
         return new self(
             $question->code, $question->ask, $question->step, $question->part->value, $question->site->value,
+            $question->signs(),
             array_values(
                 array_map(
                     static fn (Choice $choice): array => [

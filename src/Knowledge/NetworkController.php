@@ -23,7 +23,9 @@ final readonly class NetworkController
 
     #[Route('/api/network', methods: ['GET'])]
     #[OA\Get(path: '/api/network', operationId: 'getNetwork', responses: [
-        new OA\Response(response: 200, description: 'causes, mechanisms, signs, links', content: new OA\JsonContent(ref: NetworkView::class)),
+        new OA\Response(
+            response: 200, description: 'causes, mechanisms, signs, links', content: new OA\JsonContent(ref: NetworkView::class),
+        ),
     ])]
     public function network(Request $request): JsonResponse
     {
@@ -42,7 +44,7 @@ final readonly class NetworkController
             ), array_values($knowledge->signs)),
         ];
         $links = [];
-        foreach ([...array_map(static fn (Event $event): array => $event->parents, $network->events), ...$network->signLinks] as $child => $of) {
+        foreach ($network->linksByChild() as $child => $of) {
             foreach ($of as $link) {
                 $code = $link->code($child);
                 $links[] = new LinkView(

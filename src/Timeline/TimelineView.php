@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\App\Timeline;
 
 use MuteTapper\Core\CaseFile\CaseFile;
+use MuteTapper\Core\Timeline\CarriedParts;
 use MuteTapper\Core\Timeline\Timeline;
 use OpenApi\Attributes as OA;
 
@@ -15,12 +16,14 @@ final readonly class TimelineView
     /**
      * @param list<string> $order
      * @param list<string> $contradictions
+     * @param list<string> $carried what went from failure to failure, and what did not, in sentences
      */
     private function __construct(
         public int $revision,
         #[OA\Property(description: 'ids of the events, oldest first', items: new OA\Items(type: 'string'))]
         public array $order,
         public array $contradictions,
+        public array $carried,
     ) {
     }
 
@@ -28,6 +31,7 @@ final readonly class TimelineView
     {
         $timeline = Timeline::of($case);
 
-        return new self($revision, array_map(strval(...), array_keys($timeline->events)), $timeline->contradictions);
+        return new self($revision, array_map(strval(...), array_keys($timeline->events)), $timeline->contradictions,
+            CarriedParts::of($timeline)->sentences($case->engine));
     }
 }

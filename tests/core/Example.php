@@ -154,7 +154,26 @@ final class Example
      */
     public function failsAgain(string $date, array $components): self
     {
-        $this->add('event', 'engine', 'timeline', 'event', $date, ['what' => 'failure', 'date' => $date, 'sameSymptom' => true]);
+        return $this->event($date, ['what' => 'failure', 'date' => $date, 'sameSymptom' => true], $components);
+    }
+
+    /**
+     * A run without trouble.
+     *
+     * @param array<string, string> $components state by component
+     */
+    public function runsSound(string $date, array $components): self
+    {
+        return $this->event($date, ['what' => 'run', 'date' => $date], $components);
+    }
+
+    /**
+     * @param array<string, mixed> $event
+     * @param array<string, string> $components
+     */
+    private function event(string $date, array $event, array $components): self
+    {
+        $this->add('event', 'engine', 'timeline', 'event', $date, $event);
         foreach ($components as $component => $state) {
             $this->add('carry', 'engine', 'timeline', 'carry.'.$component, $date, ['state' => $state]);
         }

@@ -169,6 +169,7 @@ final class OutsideTest extends TestCase
     {
         yield 'reported failed' => [Archetypes::all()['the story places it']['case']];
         yield 'carried from failure to failure' => [Archetypes::all()['only what was carried decides']['case']];
+        yield 'new in a run without trouble' => [Archetypes::all()['new in the run without trouble']['case']];
         yield 'a phase toward the piston' => [Archetypes::all()['exhaust cam late, exhausts printed']['case']];
         yield 'a mark outside its region' => [Archetypes::all()['one weak spring does not hammer seven other seats']['case']];
     }
@@ -216,7 +217,7 @@ final class OutsideTest extends TestCase
         ], $model->items);
 
         [$reference] = self::python((string) file_get_contents(__DIR__.'/brute_force.py'), [
-            'stations' => $stations, 'failed' => $model->failed, 'signs' => $signs, 'failures' => (object) $model->carryOver->failures,
+            'stations' => $stations, 'failed' => $model->failed, 'signs' => $signs, 'carried' => (object) $model->carryOver->counts,
             'causes' => array_map(static fn (Cause $cause): array => [
                 'code' => $cause->code, 'prior' => $model->priors[$cause->code], 'scopes' => $cause->scopes, 'forms' => $cause->forms,
                 'resides' => $cause->residesIn,

@@ -423,9 +423,10 @@ known = {}
 
 
 def carried(cause):
-    """Nine decibans for each failure that came again with the component carried, as much against for each with it new, at most 15."""
-    known = [data["failures"][c] for c in causes[cause]["resides"] if tuple(data["failures"].get(c, (0, 0))) != (0, 0)]
-    weights = [max(-15.0, min(15.0, 9.0 * (old - new))) for old, new in known]
+    """Nine decibans for each failure that came again with the component carried, as much against for each with it new; half of that
+    for runs without trouble, the other way round; at most 15."""
+    known = [data["carried"][c] for c in causes[cause]["resides"] if c in data["carried"]]
+    weights = [max(-15.0, min(15.0, 9.0 * (old - new) + 4.5 * (fresh - ran))) for old, new, ran, fresh in known]
     return 10 ** (max(weights) / 10) if weights else 1.0
 
 

@@ -44,6 +44,19 @@ final class Archetypes
         return new Example(['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4, 'flags' => $flags]);
     }
 
+    /** Wire of the springs of each bank; the second bank's exhausts are hammered. */
+    private static function banks(string $one, string $other): Example
+    {
+        $example = Example::pushrodEight()->shows('seat_hammered', 2, 'B1-E1', 'B2-E1', 'B3-E1', 'B4-E1');
+        foreach (['A' => $one, 'B' => $other] as $bank => $wire) {
+            for ($i = 1; $i <= 4; ++$i) {
+                $example->measures($bank.$i.'-E1', 'wire_diameter', $wire)->looks($bank.$i.'-E1', 'seat');
+            }
+        }
+
+        return $example;
+    }
+
     private static function single(): Example
     {
         return new Example(['layout' => 'inline', 'drive' => 'finger', 'cylinders' => 1]);
@@ -992,6 +1005,38 @@ final class Archetypes
                     ->failsAgain('2026-06-01', ['cam' => 'new', 'rockers' => 'new', 'springs' => 'new', 'head' => 'carried'])
                     ->failsAgain('2026-09-01', ['cam' => 'new', 'rockers' => 'new', 'springs' => 'new', 'head' => 'carried']),
                 'becomes' => Expected::first('installed_height_small'),
+            ],
+            'new in the run without trouble' => [
+                'family' => 'bind', 'because' => 'It went solid again, then ran a season: the height went with the head, the lift with the cam.',
+                'case' => Example::pushrodEight()->shows('coils_bright', 3, 'A2-E1', 'B1-E1')->shows('end_coil_dug', 2, 'A2-E1')
+                    ->failsAgain('2026-06-01', ['cam' => 'carried', 'rockers' => 'carried', 'head' => 'carried', 'locks' => 'carried'])
+                    ->runsSound('2026-09-01', ['cam' => 'new', 'rockers' => 'new', 'head' => 'carried', 'locks' => 'carried']),
+                'is' => Expected::first('lift_beyond_spring'),
+                'twin' => Example::pushrodEight()->shows('coils_bright', 3, 'A2-E1', 'B1-E1')->shows('end_coil_dug', 2, 'A2-E1')
+                    ->failsAgain('2026-06-01', ['cam' => 'carried', 'rockers' => 'carried', 'head' => 'carried', 'locks' => 'carried'])
+                    ->runsSound('2026-09-01', ['cam' => 'carried', 'rockers' => 'carried', 'head' => 'new', 'locks' => 'new']),
+                'becomes' => Expected::first('installed_height_small'),
+            ],
+            'the fault moves with the follower' => [
+                'family' => 'follower', 'because' => 'It ticks where this follower stands; the place is sound.',
+                'case' => Example::hydraulicRollerEight()->failed('A2-I1')->shows('ticks_always', 2)
+                    ->answers('A2-I1', 'follower_swap', 'moved'),
+                'is' => Expected::first('element_collapsed'),
+                'twin' => Example::hydraulicRollerEight()->failed('A2-I1')->shows('ticks_always', 2)
+                    ->answers('A2-I1', 'follower_swap', 'stayed'),
+                'becomes' => Expected::first('pushrod_not_seated'),
+            ],
+            'followers changed without effect' => [
+                'family' => 'assembly', 'because' => 'Other followers tick as these did: it is where they stand.',
+                'case' => Example::hydraulicRollerEight()->shows('ticks_always', 2)->answers('engine', 'replaced_followers', 'no_effect'),
+                'is' => Expected::first('pushrod_not_seated'),
+                'twin' => Example::hydraulicRollerEight()->shows('ticks_always', 2)->answers('engine', 'replaced_followers', 'gone'),
+                'becomes' => Expected::first('element_collapsed'),
+            ],
+            'banks measured unlike' => [
+                'family' => 'mismatch', 'because' => 'Nobody said so, but the wire of one bank is thinner, station by station.',
+                'case' => self::banks('0.177', '0.192'), 'is' => Expected::first('heads_unlike'),
+                'twin' => self::banks('0.192', '0.192'), 'becomes' => Expected::notEnough(),
             ],
             'the story places it' => [
                 'family' => 'mismatch', 'because' => 'Stations reported failed weigh where nothing else tells places apart.',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Tests\Core\Cause;
 
 use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Knowledge\BenchState;
 use MuteTapper\Core\Knowledge\Cause;
 use MuteTapper\Core\Timeline\Component;
@@ -40,6 +41,17 @@ final class HeardTest extends TestCase
                 self::assertTrue($isHeard || null !== $choice->recordOnly, $question->code.'/'.$choice->code);
                 self::assertTrue(null === $choice->sign || isset($knowledge->signs[$choice->sign]), $question->code.'/'.$choice->code);
             }
+        }
+    }
+
+    /** What banks are compared in is a reading of stations, or a question that is asked of them. */
+    public function testEveryComparisonIsOfStations(): void
+    {
+        $compared = array_merge(...array_map(static fn ($sign): array => $sign->compared, array_values(Example::knowledge()->signs)));
+        self::assertNotSame([], $compared);
+        foreach ($compared as $code) {
+            $site = AllSheets::get()->columns[$code]->site ?? Example::knowledge()->questions[$code]->site;
+            self::assertSame(Site::Station, $site, $code);
         }
     }
 

@@ -7,6 +7,8 @@ namespace MuteTapper\Tests\Core\Timeline;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Timeline\CarriedCount;
+use MuteTapper\Core\Timeline\CarriedParts;
 use MuteTapper\Core\Timeline\Carry;
 use MuteTapper\Core\Timeline\Component;
 use MuteTapper\Core\Timeline\Event;
@@ -95,5 +97,25 @@ final class TimelineTest extends TestCase
         $this->expectException(BadDocument::class);
         $this->expectExceptionMessage($words);
         Event::fromNode(Node::root($data));
+    }
+
+    /** Agreement over failures, difference against runs without trouble; what ran before the first failure tells nothing. */
+    public function testWhatWentFromFailureToFailureIsSaid(): void
+    {
+        $example = Example::pushrodEight()
+            ->runsSound('2026-01-01', ['springs' => 'carried', 'cam' => 'new'])
+            ->failsAgain('2026-02-01', ['springs' => 'new', 'cam' => 'carried', 'head' => 'carried', 'oil' => 'unknown'])
+            ->failsAgain('2026-03-01', ['springs' => 'carried', 'cam' => 'carried', 'head' => 'carried'])
+            ->runsSound('2026-04-01', ['springs' => 'carried', 'cam' => 'new', 'head' => 'carried']);
+        $carried = CarriedParts::of(Timeline::of($example->case()));
+        self::assertSame(
+            ['springs' => [1, 1, 1, 0], 'cam' => [2, 0, 0, 1], 'head' => [2, 0, 1, 0]],
+            array_map(static fn (CarriedCount $count): array => $count->toArray(), $carried->counts),
+        );
+        self::assertSame([
+            'In every failure that came again: cam, head.', 'New in one of them, so not what it comes from: springs.',
+            'In every failure, and new in a run without trouble: cam.', 'Ran without trouble too: springs, head.',
+        ], $carried->sentences($example->engine()));
+        self::assertSame([], CarriedParts::of(Timeline::of(Example::pushrodEight()->case()))->sentences($example->engine()));
     }
 }

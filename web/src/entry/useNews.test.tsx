@@ -81,7 +81,7 @@ test('ten entries in a row are followed a few times, the whole case is not fetch
         values: [],
         margins: [margin({ sentence: 'first' })],
       },
-      '/api/cases/{id}/timeline': { order: [], contradictions: [] },
+      '/api/cases/{id}/timeline': { order: [], contradictions: [], carried: [] },
       '/api/cases/{id}/news': () => ({ ...news(), revision: sent.length }),
     },
   });

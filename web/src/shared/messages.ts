@@ -286,6 +286,8 @@ export const words = {
     notAsked: 'not asked',
     notSo: 'not so',
     takeBack: (what: string): string => `take back: ${what}`,
+    changed: 'Changed already, and what came of it',
+    changedHint: 'One thing changed at a time tells most. What was changed together with something else is said of both.',
     symptomsHint: 'What was noticed while it ran. “Not so” is worth as much as a symptom.',
     claimedHint:
       'What the engine was said to be built to, for all intakes and all exhausts. A load is written with its height: 115 lb at 1.800 in.',

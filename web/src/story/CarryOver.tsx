@@ -10,7 +10,7 @@ const KEY_OF: Record<string, State> = { n: 'new', c: 'carried', x: 'changed', '?
 const carrySlot = (component: string, event: string) => ({ place: 'engine', part: 'timeline', item: `carry.${component}`, index: event });
 
 /** Component by event: new, carried, changed or unknown. Arrows walk, one letter fills and goes on. */
-export function CarryOver({ events }: { events: readonly EntryView[] }) {
+export function CarryOver({ events, comesTo }: { events: readonly EntryView[]; comesTo: readonly string[] }) {
   const { view, slots, record, withdraw } = useBench();
   const head = (event: EntryView): string => `${words.timeline.whats[event.content.what ?? 'run']} ${event.content.date ?? ''}`.trim();
   const fill = (row: number, column: number, state: State | null): void => {
@@ -87,6 +87,11 @@ export function CarryOver({ events }: { events: readonly EntryView[] }) {
           ))}
         </tbody>
       </table>
+      {comesTo.length > 0 && (
+        <p className="comes-to" role="status">
+          {comesTo.join(' ')}
+        </p>
+      )}
     </section>
   );
 }

@@ -5,6 +5,7 @@ import { useChosen } from '../frame/Chosen';
 import { PlanSide } from '../frame/PlanSide';
 import { useSection } from '../frame/useSection';
 import { words } from '../shared/messages';
+import { Changed } from './Changed';
 import { Claimed } from './Claimed';
 import { EngineForm } from './EngineForm';
 import { Logs } from './Logs';
@@ -48,7 +49,12 @@ export default function Story() {
           onChange={setSection}
           options={SECTIONS.map((value) => ({ value, label: words.story.sections[value] }))}
         />
-        {section === 'story' && <Questions story={story} />}
+        {section === 'story' && (
+          <>
+            <Questions story={story} />
+            <Changed />
+          </>
+        )}
         {section === 'symptoms' && <Symptoms />}
         {section === 'engine' && <EngineForm />}
         {section === 'claimed' && <Claimed />}

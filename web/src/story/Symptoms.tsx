@@ -10,7 +10,10 @@ export function Symptoms() {
   const { view, slots, record, withdraw } = useBench();
   const catalogue = useCatalogue();
   const possible = new Set(view.possibleSigns);
-  const signs = (catalogue.data?.signs ?? []).filter((sign) => sign.parts.includes('running') && possible.has(sign.code));
+  const told = new Set((catalogue.data?.asked ?? []).filter((one) => one.step === 'story').flatMap((one) => one.signs));
+  const signs = (catalogue.data?.signs ?? []).filter(
+    (sign) => sign.parts.includes('running') && possible.has(sign.code) && !told.has(sign.code),
+  );
   return (
     <>
       <p className="note">{words.story.symptomsHint}</p>

@@ -14,8 +14,8 @@ const event = (id: string, what: 'build' | 'failure', date: string, amount: numb
   index: id,
   content: { what, date, amount, unit: 'h' as const },
 });
-const timeline = (order: string[], contradictions: string[] = []) => ({
-  '/api/cases/{id}/timeline': { revision: 0, order, contradictions },
+const timeline = (order: string[], contradictions: string[] = [], carried: string[] = []) => ({
+  '/api/cases/{id}/timeline': { revision: 0, order, contradictions, carried },
 });
 const life = [event('late', 'failure', '2026-05-01', 31), event('early', 'build', '2025-03-02', 0)];
 

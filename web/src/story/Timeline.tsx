@@ -71,7 +71,7 @@ export function Timeline() {
           </Button>
         ))}
       </div>
-      {events.length > 0 && <CarryOver events={events} />}
+      {events.length > 0 && <CarryOver events={events} comesTo={timeline.data?.carried ?? []} />}
     </div>
   );
 }

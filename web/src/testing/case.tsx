@@ -146,6 +146,7 @@ export const catalogue = {
       step: 'teardown',
       part: 'valve',
       site: 'station',
+      signs: ['valve_seized'],
       choices: [
         { code: 'finger', label: 'by finger', meaning: 'Oil film or a light burr.' },
         { code: 'stuck', label: 'would not slide', meaning: 'Never driven out.' },
