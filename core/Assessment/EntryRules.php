@@ -132,8 +132,13 @@ final readonly class EntryRules
         if ($question === null) {
             return;
         }
-        if (!isset($question->choices[$answer->choice])) {
-            throw BadDocument::at('/data/choice', sprintf('“%s” is no answer to “%s”.', $answer->choice, $question->ask));
+        foreach ($answer->choices() as $choice) {
+            if (!isset($question->choices[$choice])) {
+                throw BadDocument::at('/data/choice', sprintf('“%s” is no answer to “%s”.', $choice, $question->ask));
+            }
+            if ($answer->also !== [] && (!$question->several || $question->choices[$choice]->denies)) {
+                throw BadDocument::at('/data/also', sprintf('“%s” is an answer by itself.', $question->choices[$choice]->label));
+            }
         }
         if ($entry->slot->part !== $question->part->value) {
             throw BadDocument::at('/slot/part', sprintf('“%s” is asked about the %s.', $question->ask, $question->part->value));

@@ -227,16 +227,17 @@ final readonly class Evidence
         $found = [];
         foreach ($case->log->standing(EntryKind::Answer) as $entry) {
             $choices = $knowledge->questions[$entry->slot->item]->choices ?? [];
-            $chosen = $choices[Answer::fromNode($entry->node())->choice] ?? null;
             $place = $entry->slot->place;
-            foreach ($choices as $choice) {
-                if ($chosen !== null && $chosen->denies && $choice->sign !== null) {
-                    $found[$choice->sign][$place] ??= [self::absent($chosen->sureness), $entry->id, Severity::Absent];
+            foreach (array_intersect_key($choices, array_flip(Answer::fromNode($entry->node())->choices())) as $chosen) {
+                foreach ($chosen->denies ? $choices : [] as $choice) {
+                    if ($choice->sign !== null) {
+                        $found[$choice->sign][$place] ??= [self::absent($chosen->sureness), $entry->id, Severity::Absent];
+                    }
                 }
-            }
-            if ($chosen !== null && $chosen->sign !== null) {
-                $severity = $chosen->severity ?? Severity::Clear;
-                $found[$chosen->sign][$place] = [$severity->confidence(), $entry->id, $severity];
+                if ($chosen->sign !== null) {
+                    $severity = $chosen->severity ?? Severity::Clear;
+                    $found[$chosen->sign][$place] = [$severity->confidence(), $entry->id, $severity];
+                }
             }
         }
 

@@ -52,14 +52,15 @@ final readonly class Mismatch
         $half = $difference->expanded()->base;
 
         return new self(
-            $kind, $column->code, self::named($column, $index), $where, $one, $other, $difference, $half > 0.0 ? abs($difference->base) / $half : null,
-            $places, $column->fineness,
+            $kind, $column->code, self::named($column, $index), $where, $one, $other, $difference,
+            $half > 0.0 ? abs($difference->base) / $half : null, $places, $column->fineness,
         );
     }
 
     /** @param list<string> $places */
-    public static function ofWords(Difference $kind, Question $question, string $where, Side $one, Side $other, array $places): self
-    {
+    public static function ofWords(
+        Difference $kind, Question $question, string $where, Side $one, Side $other, array $places,
+    ): self {
         return new self($kind, $question->code, $question->ask, $where, $one, $other, null, null, $places);
     }
 

@@ -21,6 +21,8 @@ final readonly class Question
         public Part $part,
         public Site $site,
         public array $choices,
+        /** Whether more than one answer can be true. */
+        public bool $several,
     ) {
     }
 
@@ -37,6 +39,7 @@ final readonly class Question
             $node->get('code')->word(), $node->get('ask')->word(), $node->get('step')->word(), $node->get('part')->choice(Part::class),
             $node->get('site')->choice(Site::class),
             $choices === [] ? throw BadDocument::at($node->pointer.'/choices', 'a question needs choices.') : $choices,
+            $node->maybe('several')?->flag() ?? false,
         );
     }
 

@@ -26,6 +26,7 @@ use OpenApi\Attributes as OA;
     new OA\Property('note', type: 'string'), new OA\Property('sha256', type: 'string'), new OA\Property('caption', type: 'string'),
     new OA\Property('about', description: 'sign that a photograph shows', type: 'string'),
     new OA\Property('choice', type: 'string'),
+    new OA\Property('also', description: 'further answers to the same question', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property('what', type: 'string', enum: ['build', 'run', 'service', 'failure']), new OA\Property('date', type: 'string'),
     new OA\Property('amount', type: 'number'), new OA\Property('unit', type: 'string', enum: ['h', 'km', 'mi', 'runs']),
     new OA\Property('sameSymptom', type: 'boolean'),

@@ -14,7 +14,8 @@ final readonly class AskedView
 {
     /**
      * @param list<string> $signs that its answers speak of; asked where the engine can show one of them
-     * @param list<array{code: string, label: string, meaning: string, spoils: bool}> $choices what is measured so is worth nothing where it spoils
+     * @param list<array{code: string, label: string, meaning: string, spoils: bool, denies: bool}> $choices what is measured so is worth
+     *                                                                                                       nothing where it spoils
      */
     private function __construct(
         public string $code,
@@ -24,6 +25,8 @@ final readonly class AskedView
         #[OA\Property(enum: ['station', 'cylinder', 'bank', 'engine'])]
         public string $site,
         public array $signs,
+        #[OA\Property(description: 'more than one answer can be true; one that denies stands alone')]
+        public bool $several,
         public array $choices,
     ) {
     }
@@ -32,12 +35,12 @@ final readonly class AskedView
     {
         return new self(
             $question->code, $question->ask, $question->step, $question->part->value, $question->site->value,
-            $question->signs(),
+            $question->signs(), $question->several,
             array_values(
                 array_map(
                     static fn (Choice $choice): array => [
                         'code' => $choice->code, 'label' => $choice->label, 'meaning' => $choice->meaning,
-                        'spoils' => $choice->spoils,
+                        'spoils' => $choice->spoils, 'denies' => $choice->denies,
                     ],
                     $question->choices,
                 ),

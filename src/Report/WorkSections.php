@@ -9,6 +9,7 @@ use MuteTapper\App\Sheet\MarginView;
 use MuteTapper\App\Teardown\TeardownPresenter;
 use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\CaseFile\Step;
+use MuteTapper\Core\Entry\Answer;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Schedule\LaboratoryReport;
 use MuteTapper\Core\Teardown\StepState;
@@ -83,10 +84,13 @@ final readonly class WorkSections
         foreach ($assessment->case->log->standing(EntryKind::Answer) as $entry) {
             $question = $assessment->knowledge->questions[$entry->slot->item] ?? null;
             if ($question !== null) {
-                $choice = $entry->node()->get('choice')->text();
+                $said = array_map(
+                    static fn (string $choice): string => ($question->choices[$choice] ?? null)->label ?? $choice,
+                    Answer::fromNode($entry->node())->choices(),
+                );
                 $rows[] = [
                     'where' => $entry->slot->place === 'engine' ? '' : $assessment->case->engine->placeLabel($entry->slot->place) ?? '',
-                    'ask' => $question->ask, 'answer' => ($question->choices[$choice] ?? null)->label ?? $choice,
+                    'ask' => $question->ask, 'answer' => implode(', ', $said),
                 ];
             }
         }

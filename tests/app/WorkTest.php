@@ -54,6 +54,7 @@ final class WorkTest extends AppTestCase
         ];
         yield 'a rig' => ['answer', ['engine', 'piston_relief', 'rig_lash'], ['choice' => 'running']];
         yield 'an answer' => ['answer', ['A2', 'chamber', 'hiss'], ['choice' => 'exhaust']];
+        yield 'two answers' => ['answer', ['A1', 'chamber', 'hiss'], ['choice' => 'exhaust', 'also' => ['filler']]];
         yield 'what was fitted' => ['claim', ['kind-E', 'springs', 'claimed.words'], ['words' => 'dual, 1.55', 'standing' => 'known']];
         yield 'the oil' => ['claim', ['engine', 'oil', 'claimed.oil_phosphorus'], ['text' => '1100 ppm', 'standing' => 'said']];
         yield 'an event' => [
@@ -102,6 +103,12 @@ final class WorkTest extends AppTestCase
         ];
         yield 'no such answer' => [
             'answer', ['A2', 'chamber', 'hiss'], ['choice' => 'in the glovebox'], 'is no answer to “Where it hisses”',
+        ];
+        yield 'two answers of which one denies the other' => [
+            'answer', ['A2', 'chamber', 'hiss'], ['choice' => 'exhaust', 'also' => ['nowhere']], '“nowhere” is an answer by itself',
+        ];
+        yield 'two answers where one can be true' => [
+            'answer', ['engine', 'running', 'noise'], ['choice' => 'seconds', 'also' => ['warm']], 'is an answer by itself',
         ];
         yield 'asked of another place' => ['answer', ['A1-E1', 'chamber', 'hiss'], ['choice' => 'exhaust'], 'asked of each cylinder'];
         yield 'no such question' => ['answer', ['engine', 'running', 'weather'], ['choice' => 'wet'], 'there is no question “weather”'];

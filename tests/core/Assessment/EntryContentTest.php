@@ -50,6 +50,7 @@ final class EntryContentTest extends TestCase
             ],
         ];
         yield 'answer' => [EntryKind::Answer, ['choice' => 'steady', 'note' => ' at 900 ']];
+        yield 'answers' => [EntryKind::Answer, ['choice' => 'inlet', 'also' => ['exhaust']]];
         yield 'event' => [EntryKind::Event, ['what' => 'run', 'date' => '2026-01-31', 'amount' => 3, 'unit' => 'runs', 'words' => ' wet ']];
         yield 'event without anything' => [EntryKind::Event, ['what' => 'build']];
         yield 'carried' => [EntryKind::Carry, ['state' => 'unknown']];

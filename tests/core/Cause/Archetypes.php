@@ -1007,7 +1007,7 @@ final class Archetypes
                 'becomes' => Expected::first('installed_height_small'),
             ],
             'new in the run without trouble' => [
-                'family' => 'bind', 'because' => 'It went solid again, then ran a season: the height went with the head, the lift with the cam.',
+                'family' => 'bind', 'because' => 'It went solid again, then ran a season: height goes with the head, lift with the cam.',
                 'case' => Example::pushrodEight()->shows('coils_bright', 3, 'A2-E1', 'B1-E1')->shows('end_coil_dug', 2, 'A2-E1')
                     ->failsAgain('2026-06-01', ['cam' => 'carried', 'rockers' => 'carried', 'head' => 'carried', 'locks' => 'carried'])
                     ->runsSound('2026-09-01', ['cam' => 'new', 'rockers' => 'new', 'head' => 'carried', 'locks' => 'carried']),

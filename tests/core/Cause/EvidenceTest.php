@@ -9,7 +9,9 @@ use MuteTapper\Core\Cause\BenchEvidence;
 use MuteTapper\Core\Cause\Item;
 use MuteTapper\Core\Cause\ItemKind;
 use MuteTapper\Core\Engine\Site;
+use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\Severity;
+use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Quantity\Unit;
@@ -157,5 +159,30 @@ final class EvidenceTest extends TestCase
 
         $seen = $items(Example::pushrodEight()->sees('A1-E1', 'spring', 'broken_at_end', 3)->looks('A2-E1', 'spring'));
         self::assertSame(['A1-E1'], $seen['broken_at_end']->places, 'found, though nobody said the spring is broken');
+    }
+
+    public function testOfSeveralAnswersEachIsHeardAndOneThatDeniesStandsAlone(): void
+    {
+        $said = static fn (string $choice, string ...$also): array => Assessment::of(
+            Example::pushrodEight()
+                ->records(EntryKind::Answer, new Slot('A2', 'chamber', 'hiss'), ['choice' => $choice, 'also' => $also])->case(),
+            Example::knowledge(),
+        )->items();
+        $two = $said('exhaust', 'filler');
+        self::assertSame([['A2'], ['A2']], [$two['hiss_exhaust']->places, $two['hiss_filler']->places]);
+        self::assertArrayNotHasKey('hiss_inlet', $two, 'one answer does not deny the others');
+        $none = $said('nowhere');
+        foreach (['hiss_exhaust', 'hiss_inlet', 'hiss_filler'] as $sign) {
+            self::assertFalse($none[$sign]->isPresent, $sign);
+        }
+    }
+
+    /** A part changed without effect clears it nearly as well as looking at it would: the new one can be wrong alike. */
+    public function testPartsChangedWithoutEffectAreAbsentAndNotQuiteSurely(): void
+    {
+        $items = Assessment::of(
+            Example::pushrodEight()->answers('engine', 'replaced_springs', 'no_effect')->case(), Example::knowledge(),
+        )->items();
+        self::assertEqualsWithDelta(0.5 - 0.9 * 0.46, $items['gone_with_springs']->confidence, 1e-12);
     }
 }

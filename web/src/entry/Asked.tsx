@@ -1,8 +1,9 @@
+import { Select } from 'antd';
 import { Choice } from '../shared/Choice';
 import { words } from '../shared/messages';
 import type { Schemas } from '../shared/api';
 import { Radios } from '../shared/Radios';
-import { placeLabel } from './slots';
+import { placeLabel, type SlotAddress } from './slots';
 import { useBench } from './useBench';
 import './entry.css';
 
@@ -19,6 +20,7 @@ export function Asked({ question, place, narrow = false }: { question: Question;
     if (code === null) withdraw(slot, name);
     else record('answer', slot, { choice: code }, `${name}: ${question.choices.find((one) => one.code === code)?.label ?? code}`);
   };
+  if (narrow && question.several) return <Several question={question} slot={slot} name={name} />;
   if (narrow) {
     return (
       <Choice
@@ -50,5 +52,35 @@ export function Asked({ question, place, narrow = false }: { question: Question;
       )}
       {choice && <p className="note">{choice.meaning}</p>}
     </fieldset>
+  );
+}
+
+/** Where several answers can be true: what denies the others stands alone. */
+function Several({ question, slot, name }: { question: Question; slot: SlotAddress; name: string }) {
+  const { slots, record, withdraw } = useBench();
+  const content = slots.get(slot).entry?.content;
+  const chosen = content?.choice == null ? [] : [content.choice, ...(content.also ?? [])];
+  const denies = (code: string | undefined): boolean => question.choices.some((one) => one.code === code && one.denies);
+  const answer = (codes: string[]): void => {
+    const newest = codes.find((code) => !chosen.includes(code));
+    const [first, ...also] =
+      newest !== undefined && denies(newest) ? [newest] : codes.filter((code) => codes.length === 1 || !denies(code));
+    if (first === undefined) withdraw(slot, name);
+    else {
+      const said = [first, ...also].map((code) => question.choices.find((one) => one.code === code)?.label ?? code).join(', ');
+      record('answer', slot, also.length === 0 ? { choice: first } : { choice: first, also }, `${name}: ${said}`);
+    }
+  };
+  return (
+    <Select<string[]>
+      mode="multiple"
+      value={chosen}
+      aria-label={name}
+      placeholder={words.before.notAsked}
+      style={{ width: '100%' }}
+      showSearch={false}
+      onChange={answer}
+      options={question.choices.map((one) => ({ value: one.code, label: one.label, title: one.meaning }))}
+    />
   );
 }

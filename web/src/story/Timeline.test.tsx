@@ -75,6 +75,14 @@ test('one letter fills a cell of the carried-over table and goes on downward', a
   expect(sent.at(-1)?.slot.item).toBe('carry.cam');
 });
 
+test('what the table comes to is said under it', async () => {
+  openCase(<Timeline />, {
+    entries: life,
+    get: timeline(['early', 'late'], [], ['In every failure that came again: cam.', 'Ran without trouble too: head.']),
+  });
+  expect(await screen.findByText('In every failure that came again: cam. Ran without trouble too: head.')).toBeVisible();
+});
+
 test('a press goes through the states', async () => {
   const { user, sent } = openCase(<Timeline />, { entries: life, get: timeline(['early', 'late']) });
   const cell = await screen.findByRole('button', { name: /^head, failure 2026-05-01/ });

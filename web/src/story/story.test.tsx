@@ -3,6 +3,7 @@ import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api, type CaseView } from '../shared/api';
 import { words } from '../shared/messages';
 import { catalogue, openCase, told, twin } from '../testing/case';
+import { Changed } from './Changed';
 import { Claimed } from './Claimed';
 import { ClaimedParts } from './ClaimedParts';
 import { EngineForm } from './EngineForm';
@@ -312,4 +313,28 @@ test('an engine that another hand changed meanwhile is shown beside what is writ
   expect(theirs).toHaveTextContent('8000');
   await user.click(screen.getByRole('button', { name: words.document.take }));
   expect(screen.getByLabelText('Intended speed, 1/min')).toHaveValue('7200');
+});
+
+test('what was changed before the engine came is asked of what this engine has', async () => {
+  const changed = (part: string, sign: string) => ({
+    code: `replaced_${part}`,
+    ask: `Other ${part}`,
+    step: 'story',
+    part: 'running',
+    site: 'engine',
+    signs: [sign],
+    several: false,
+    choices: [{ code: 'no_effect', label: 'no effect', meaning: 'Not in them.', spoils: false, denies: true }],
+  });
+  const asked = [changed('springs', 'gone_with_springs'), changed('pushrods', 'gone_with_pushrods')];
+  const { user, sent } = openCase(<Changed />, {
+    view: twin({ possibleSigns: ['gone_with_springs'] }),
+    get: { '/api/catalogue': { ...catalogue, asked } },
+  });
+  await user.click(await screen.findByLabelText('Other springs'));
+  await user.click(await screen.findByTitle('Not in them.'));
+  await expect
+    .poll(() => sent.at(-1))
+    .toMatchObject({ kind: 'answer', slot: { place: 'engine', item: 'replaced_springs' }, data: { choice: 'no_effect' } });
+  expect(screen.queryByText('Other pushrods')).toBeNull();
 });
