@@ -14,6 +14,7 @@ use MuteTapper\App\Library\Shelf;
 use MuteTapper\App\Photograph\PhotographStore;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
+use MuteTapper\App\Record\Writing;
 use MuteTapper\App\RunLog\LogStore;
 use MuteTapper\App\Simulated\BenchCamera;
 use MuteTapper\App\Simulated\DataLogger;
@@ -57,6 +58,7 @@ final class LoadDemoCommand extends Command
         private readonly LogStore $logs,
         private readonly Library $library,
         private readonly SolvingOfCases $solving,
+        private readonly Writing $writing,
     ) {
         parent::__construct();
     }
@@ -78,7 +80,7 @@ final class LoadDemoCommand extends Command
             $this->library->put(Shelf::from($shelf), $code, $name, Node::root($content), 0, self::ANALYST);
         }
         foreach (Scenario::all() as $scenario) {
-            $case = $this->load($scenario);
+            $case = $this->writing->together(fn (): CaseRecord => $this->load($scenario));
             $this->solving->begin($case);
             $output->writeln('Loaded: '.$scenario->name);
         }

@@ -37,7 +37,7 @@ final readonly class Scenario
      * @param list<More> $more what else was recorded; a date in it that begins with + or - is days from today
      * @param array{file: string, seconds: int, limiter: float, missed: list<float>, oil: float|null}|null $run of the simulated logger
      */
-    private function __construct(
+    public function __construct(
         public string $name,
         public array $engine,
         public array $story,
@@ -55,7 +55,10 @@ final readonly class Scenario
     /** @return list<self> in the order in which they came in */
     public static function all(): array
     {
-        return [self::floatFour(), self::boundEight(), self::quietSingle()];
+        return [
+            self::floatFour(), self::boundEight(), Cases\LateSix::scenario(), Cases\WipedEight::scenario(), Cases\UnlikeEight::scenario(),
+            Cases\SoftLifterEight::scenario(), self::quietSingle(),
+        ];
     }
 
     /** @return array<string, array<string, mixed>> engines of the shop's library, by name */
@@ -435,7 +438,7 @@ final readonly class Scenario
      *
      * @return More
      */
-    private static function record(EntryKind $kind, string $place, string $part, string $item, ?string $index, array $data): array
+    public static function record(EntryKind $kind, string $place, string $part, string $item, ?string $index, array $data): array
     {
         return ['kind' => $kind, 'slot' => new Slot($place, $part, $item, $index), 'data' => $data];
     }
@@ -686,7 +689,7 @@ final readonly class Scenario
     }
 
     /** @return list<array{place: string, column: string, text: string, at?: string, standing: string}> */
-    private static function claims(string $height, string $load, string $bind, string $lift, float $free): array
+    public static function claims(string $height, string $load, string $bind, string $lift, float $free): array
     {
         $claims = [];
         foreach (ValveKind::cases() as $kind) {
@@ -724,17 +727,17 @@ final readonly class Scenario
     }
 
     /** Scatter of a production part from −1 to 1: the same for a station and quantity at every load. */
-    private static function scatter(int $station, int $quantity): float
+    public static function scatter(int $station, int $quantity): float
     {
         return (hexdec(substr(hash('sha256', $station.'/'.$quantity), 0, 4)) / 0xFFFF) * 2 - 1;
     }
 
-    private static function inch(float $value): string
+    public static function inch(float $value): string
     {
         return number_format($value, 3, '.', '');
     }
 
-    private static function pound(float $value): string
+    public static function pound(float $value): string
     {
         return number_format($value, 1, '.', '');
     }

@@ -44,10 +44,14 @@ final readonly class QueueRows implements FollowsCase
         $this->build = substr($coreHash, 0, 16);
     }
 
-    public function changed(CaseRecord $case, string $by): void
+    public function changed(CaseRecord $case, array $people): void
     {
         $this->write($case);
-        $this->connection->executeStatement('INSERT OR IGNORE INTO worked_on (person, number) VALUES (?, ?)', [$by, $case->number]);
+        foreach ($people as $person) {
+            $this->connection->executeStatement(
+                'INSERT OR IGNORE INTO worked_on (person, number) VALUES (?, ?)', [$person, $case->number],
+            );
+        }
     }
 
     /** Makes the row of a case anew, and remembers which of its entries this build can read. */

@@ -10,6 +10,6 @@ use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
 #[AutoconfigureTag]
 interface FollowsCase
 {
-    /** @param string $by who changed it */
-    public function changed(CaseRecord $case, string $by): void;
+    /** @param list<string> $people who changed it */
+    public function changed(CaseRecord $case, array $people): void;
 }

@@ -12,19 +12,24 @@ use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
  * The one way to write. A transaction begins at once with the write lock (SqliteConnection), so that what is decided on cannot
  * change meanwhile; the work, its audit record, what follows the case and the messages it sends are stored together or not at all.
  */
-final readonly class Writing
+final class Writing
 {
+    private int $depth = 0;
+    /** @var array<string, array{CaseRecord, array<string, true>}> cases changed so far, and by whom */
+    private array $changed = [];
+
     /** @param iterable<FollowsCase> $followers */
     public function __construct(
-        private EntityManagerInterface $entities,
-        private ClockInterface $clock,
+        private readonly EntityManagerInterface $entities,
+        private readonly ClockInterface $clock,
         #[AutowireIterator(FollowsCase::class)]
-        private iterable $followers,
+        private readonly iterable $followers,
     ) {
     }
 
     /**
-     * Anything to be stored together: what is looked up inside is looked up under the lock. May be nested; the outermost commits.
+     * Anything to be stored together: what is looked up inside is looked up under the lock. May be nested; the outermost commits,
+     * and what follows a case follows it once, however often it was changed inside.
      *
      * @template T
      *
@@ -34,7 +39,21 @@ final readonly class Writing
      */
     public function together(\Closure $work): mixed
     {
-        return $this->entities->wrapInTransaction($work);
+        return $this->entities->wrapInTransaction(function () use ($work): mixed {
+            ++$this->depth;
+            try {
+                $result = $work();
+                if ($this->depth === 1) {
+                    $this->follow();
+                }
+
+                return $result;
+            } finally {
+                if (--$this->depth === 0) {
+                    $this->changed = [];
+                }
+            }
+        });
     }
 
     /**
@@ -82,8 +101,15 @@ final readonly class Writing
     {
         $this->entities->persist(new AuditRecord($case, $case->revision, $action, $by, $this->clock->now(), $detail));
         $this->entities->flush();
-        foreach ($this->followers as $follower) {
-            $follower->changed($case, $by);
+        $this->changed[$case->id] = [$case, ($this->changed[$case->id][1] ?? []) + [$by => true]];
+    }
+
+    private function follow(): void
+    {
+        foreach ($this->changed as [$case, $people]) {
+            foreach ($this->followers as $follower) {
+                $follower->changed($case, array_map(strval(...), array_keys($people)));
+            }
         }
     }
 }

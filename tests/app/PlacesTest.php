@@ -213,20 +213,28 @@ final class PlacesTest extends AppTestCase
         self::database()->executeStatement("INSERT INTO slot_head (slot_key, case_id, entry_id) VALUES ('x', 'no case', 'no entry')");
     }
 
+    /** Each case of the demo is of another family, and the board says of it what a practitioner would. */
     public function testTheDemoLoadsThroughTheSameDoors(): void
     {
         [$status, $output] = self::command('demo:load');
         self::assertSame(0, $status, $output);
-        $rows = $this->send('GET', '/api/cases')['rows'];
-        self::assertIsArray($rows);
-        self::assertCount(3, $rows);
-        self::assertSame('Spring lost its load', self::at($rows, '2/firstEvent')->text());
-        $boundEight = self::at($rows, '1/id')->text();
-        self::assertStringStartsWith(
-            'Installed height too small (all exhausts) leads',
-            self::at($this->send('GET', "/api/cases/$boundEight/ranking"), 'sentence')->text(),
-        );
+        $says = [
+            'Fen Cup four, engine 12' => 'Spring lost its load (5 places) leads',
+            'Quarry Mile V8, car 23' => 'Installed height too small (all exhausts) leads',
+            'Larch Hill six, car 5' => 'Cam phase off, toward the piston (all exhausts) leads. Established: valve met the piston',
+            'Ottermoor club eight, car 41' => 'Anti-wear chemistry too low leads',
+            'Quarry Mile V8, car 31' => 'Heads or banks unlike (bank B) leads',
+            'Reed Lake eight, boat 4' => 'Hydraulic element bleeds down (5I) leads',
+            'Peat Track single, spare engine' => 'Not enough evidence',
+        ];
+        $said = [];
+        foreach (Node::root($this->send('GET', '/api/cases'))->get('rows')->items() as $row) {
+            $ranking = Node::root($this->send('GET', '/api/cases/'.$row->get('id')->word().'/ranking'));
+            $name = $row->get('name')->word();
+            $said[$name] = substr($ranking->get('sentence')->word(1000), 0, strlen($says[$name] ?? ''));
+        }
+        self::assertEquals($says, $said);
         self::assertStringContainsString('left out', self::command('demo:load')[1]);
-        self::assertCount(3, self::at($this->send('GET', '/api/cases'), 'rows')->items());
+        self::assertCount(count($says), Node::root($this->send('GET', '/api/cases'))->get('rows')->items());
     }
 }

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Demo\Cases;
+
+use MuteTapper\Core\Engine\Station;
+use MuteTapper\Core\Engine\ValveKind;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Demo\Scenario;
+
+/** Truth: one head was replaced by one of another year: thinner springs, other locks, other seats. That bank floats. Mismatch. */
+final readonly class UnlikeEight
+{
+    public static function scenario(): Scenario
+    {
+        $findings = [];
+        foreach (['B1' => 2, 'B2' => 3, 'B3' => 2, 'B4' => 2, 'A1' => 0, 'A2' => 0, 'A3' => 0, 'A4' => 0] as $cylinder => $severity) {
+            $findings[] = ['place' => $cylinder.'-E1', 'part' => 'seat', 'sign' => 'seat_hammered', 'severity' => $severity];
+        }
+        foreach (['B1-E1', 'B2-E1', 'B3-I1'] as $place) {
+            $findings[] = [
+                'place' => $place, 'part' => 'spring', 'sign' => 'spring_differs', 'severity' => 2,
+                'note' => 'No stripe; the other bank’s have one.',
+            ];
+        }
+        $findings[] = ['place' => 'engine', 'part' => 'running', 'sign' => 'overspeed_seen', 'severity' => 0];
+        $findings[] = ['place' => 'engine', 'part' => 'running', 'sign' => 'misfire_high', 'severity' => 2];
+        $findings[] = ['place' => 'engine', 'part' => 'running', 'sign' => 'sudden_stop', 'severity' => 0];
+        $more = [];
+        foreach (['A', 'B'] as $bank) {
+            foreach ([1, 2, 3, 4] as $cylinder) {
+                foreach (['I1', 'E1'] as $valve) {
+                    $more[] = Scenario::record(
+                        EntryKind::Answer, $bank.$cylinder.'-'.$valve, 'locks', 'lock_kind', null,
+                        ['choice' => $bank === 'A' ? 'clamping' : 'butting'],
+                    );
+                }
+            }
+        }
+
+        return new Scenario(
+            'Quarry Mile V8, car 31',
+            [
+                'layout' => 'vee', 'drive' => 'pushrod', 'face' => 'roller', 'lash' => 'solid', 'cylinders' => 8,
+                'firing_order' => [1, 8, 4, 3, 6, 5, 7, 2], 'rocker_ratio' => 1.6, 'intended_speed' => 7400.0, 'reached_speed' => 7300.0,
+            ],
+            [
+                'words' => 'Since the cracked head was replaced it breaks up on the right side above seven thousand.',
+                'customer' => 'Gault and sons, car 31',
+                'use' => 'Quarry Mile strip, fourteen runs since.', 'changed' => 'Right head, complete, used.',
+                'replaced' => 'Plugs and leads, without effect.', 'when' => 'At the top of each gear.', 'built' => 'Gault and sons.',
+                'proposed' => 'New springs all round.', 'stands' => 'Ten days.', 'oil' => '',
+                'limiter' => 'Ignition cut at 7500.', 'earlier' => 'None.', 'failed' => ['B2-E1'],
+            ],
+            Scenario::claims('1.900', '165', '1.180', '0.600', 2.250),
+            static function (Station $station, int $i): array {
+                $isOther = $station->cylinder->bank === 'B';
+                $isExhaust = $station->kind === ValveKind::Exhaust;
+                $load = ($isOther ? 134.0 : 165.0) + 2.0 * Scenario::scatter($i, 1);
+
+                return [
+                    'installed_height' => Scenario::inch(1.902 + 0.006 * Scenario::scatter($i, 2)),
+                    'load_seat' => Scenario::pound($load),
+                    'load_open' => Scenario::pound($load + ($isOther ? 320.0 : 408.0) * 0.600),
+                    'free_height' => Scenario::inch(($isOther ? 2.310 : 2.251) + 0.006 * Scenario::scatter($i, 3)),
+                    'bind_height' => Scenario::inch(($isOther ? 1.150 : 1.181) + 0.004 * Scenario::scatter($i, 4)),
+                    'wire_diameter' => number_format(($isOther ? 0.2070 : 0.2180) + 0.0004 * Scenario::scatter($i, 5), 4, '.', ''),
+                    'net_lift' => Scenario::inch(0.600 + 0.003 * Scenario::scatter($i, 6)),
+                    'seat_angle' => $isOther ? '46' : '45',
+                    'insert_outside' => Scenario::inch(
+                        ($isExhaust ? 1.685 : 2.105) + ($isOther ? 0.020 : 0.0) + 0.001 * Scenario::scatter($i, 7),
+                    ),
+                ];
+            },
+            $findings, ['B1-E1', 'B2-E1'], [], null, $more,
+        );
+    }
+}
