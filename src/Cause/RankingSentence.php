@@ -24,8 +24,9 @@ final class RankingSentence
             $words->form($one) === '' ? '' : ', '.$words->form($one)
         ).($one->extent->scope === Scope::All ? '' : ' ('.$words->where($one->extent).')');
         $named = $ranking->named;
-        $leading = implode(' together with ', array_map($name, $named->leading));
-        $open = implode('; or ', array_map($name, $named->open));
+        $inside = static fn (PlacedCause $one): string => lcfirst($name($one));
+        $leading = ucfirst(implode(' together with ', array_map($inside, $named->leading)));
+        $open = implode('; or ', array_map($inside, $named->open));
         $established = implode('; ', array_map(
             static fn (string $event): string => lcfirst($network->events[$event]->label), $ranking->established,
         ));
@@ -34,10 +35,10 @@ final class RankingSentence
         ));
         $sentence = match ($named->standing) {
             Standing::Leader => $leading.' leads.',
-            Standing::LeaderAndOpen => $leading.' leads, with a second cause open'.($open === '' ? '.' : ' between '.lcfirst($open).'.'),
+            Standing::LeaderAndOpen => $leading.' leads, with a second cause open'.($open === '' ? '.' : ' between '.$open.'.'),
             Standing::OpenBetween => $established === ''
-                ? 'Open between '.lcfirst($open).'.'
-                : 'Established: '.$established.'. Its root is open'.($open === '' ? '.' : ' between '.lcfirst($open).'.'),
+                ? 'Open between '.$open.'.'
+                : 'Established: '.$established.'. Its root is open'.($open === '' ? '.' : ' between '.$open.'.'),
             Standing::NotEnough => 'Not enough evidence to name a cause.',
         };
         $more = $established === '' || $named->standing === Standing::OpenBetween ? '' : ' Established: '.$established.'.';

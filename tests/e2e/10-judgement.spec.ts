@@ -88,3 +88,55 @@ test('a case whose only clue is a test before the teardown', async ({ page, requ
   await expect(page.getByRole('status').filter({ hasText: /^Head gasket or crack, not the valvetrain .*leads/ })).toBeVisible();
   await expect(page.getByRole('region', { name: /^For head gasket/ })).toContainText('two neighbours low');
 });
+
+test('a failure that came again: what went from build to build decides', async ({ page, request }) => {
+  const { id } = await newCase(request, 'Again and again');
+  for (const [place, severity] of [
+    ['A1-E1', 3],
+    ['B2-I1', 3],
+    ['A2-E1', 0],
+    ['A3-E1', 0],
+    ['B1-E1', 0],
+    ['B3-I1', 0],
+  ] as const) {
+    await entered(request, id, 'finding', { place, part: 'lobe', item: 'lobe_worn' }, { severity, state: 'as_found' });
+    if (severity > 0)
+      await entered(request, id, 'finding', { place, part: 'follower', item: 'follower_dished' }, { severity, state: 'as_found' });
+  }
+  for (const date of ['2026-06-01', '2026-09-01'])
+    await entered(
+      request,
+      id,
+      'event',
+      { place: 'engine', part: 'timeline', item: 'event', index: date },
+      { what: 'failure', date, sameSymptom: true },
+    );
+  await atTheBench(page, 'R. Test');
+
+  // By its marks alone it is open: oil, run-in, spring and more leave the same.
+  await page.goto(`${shop()}/case/${id}/cause`);
+  await expect(page.getByRole('status').filter({ hasText: /^Established: film lost .*open between/ })).toBeVisible();
+
+  // What went into both failures, letter by letter down each column: the springs alone were carried.
+  await page.getByRole('link', { name: /1 Story/ }).click();
+  await page.getByText('Timeline', { exact: true }).click();
+  const table = page.getByRole('region', { name: 'Carried over' });
+  for (const date of ['2026-06-01', '2026-09-01'])
+    for (const [component, letter] of [
+      ['cam', 'n'],
+      ['lifters', 'n'],
+      ['springs', 'c'],
+      ['oil', 'n'],
+    ] as const) {
+      await table.getByRole('button', { name: new RegExp(`^${component}, failure ${date}`) }).focus();
+      await page.keyboard.press(letter);
+    }
+  await saved(page);
+  await expect(
+    table.getByText('In every failure that came again: springs. New in one of them, so not what it comes from: cam, lifters, oil.'),
+  ).toBeVisible();
+
+  await page.getByRole('link', { name: /8 Cause/ }).click();
+  await expect(page.getByRole('status').filter({ hasText: /^Too much spring for slow running.* leads/ })).toBeVisible();
+  await expect(page.getByText('springs: carried into 2, new in 0 of the failures that came again')).toBeVisible();
+});
