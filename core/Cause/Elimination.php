@@ -11,6 +11,10 @@ namespace MuteTapper\Core\Cause;
  */
 final class Elimination
 {
+    /** More than there are factors and steps: what reaches a step and where from make one number. */
+    private const SOURCES = 8192;
+    private const FROM_STEP = 4096;
+
     /** @var list<array{factors: list<int>, steps: list<int>, maps: list<list<int>>, size: int, bit: int}> */
     private array $steps = [];
     /** @var array<int, int|null> the step into which each step's message goes */
@@ -19,8 +23,10 @@ final class Elimination
     private array $stepOf = [];
     /** @var list<int> factors without events */
     private array $constants = [];
-    /** @var array<int, array<string, int>> number of what reaches a step, by its parts */
+    /** @var array<int, array<int, array<int, int>>> number of what reaches a step, by what reached it before and what does now */
     private array $reaching = [];
+    /** @var array<int, int> how many different things reached each step */
+    private array $counts = [];
     /** @var array<int, array<int, list<float>>> what each step yields, by the number of what reaches it */
     private array $messages = [];
     /** @var array<int, array<int, list<float>>> tables of the factors, by effect */
@@ -76,7 +82,7 @@ final class Elimination
     public function powered(float $power): self
     {
         $powered = clone $this;
-        $powered->messages = $powered->tables = $powered->transformed = $powered->reaching = $powered->resting = [];
+        $powered->messages = $powered->tables = $powered->transformed = $powered->reaching = $powered->counts = $powered->resting = [];
         $powered->power = $power;
 
         return $powered;
@@ -100,27 +106,27 @@ final class Elimination
             $table = $this->table($factor, $effects[$factor] ?? 0);
             $total *= ($factor === $changed && $transform !== null ? $transform($table) : $table)[0];
         }
-        $touched = [];
+        if ($this->messages === []) {
+            foreach ($this->next as $s => $_) {
+                $this->messages[$s][0] = $this->message($s, [], [], null, null, []);
+            }
+        }
+        $numbers = [];
         foreach ($effects as $factor => $effect) {
             $step = $this->stepOf[$factor];
             if ($effect !== 0 && $step !== null) {
-                $touched[$step] = ($touched[$step] ?? '').$factor.':'.$effect.' ';
+                $numbers[$step] = $this->reached($step, $numbers[$step] ?? 0, $effect, $factor);
             }
         }
         $own = [];
         for ($step = $changed === null ? null : $this->stepOf[$changed]; $step !== null; $step = $this->next[$step]) {
             $own[$step] = true;
         }
-        $numbers = [];
         foreach ($this->next as $s => $next) {
-            $number = 0;
-            if (isset($touched[$s])) {
-                $number = $this->reaching[$s][$touched[$s]] ??= count($this->reaching[$s] ?? []) + 1;
-                if ($next !== null) {
-                    $touched[$next] = ($touched[$next] ?? '').'s'.$s.':'.$number.' ';
-                }
+            $number = $numbers[$s] ?? 0;
+            if ($number !== 0 && $next !== null) {
+                $numbers[$next] = $this->reached($next, $numbers[$next] ?? 0, $number, self::FROM_STEP + $s);
             }
-            $numbers[$s] = $number;
             if (isset($own[$s])) {
                 $message = $kept[$s][$number] ??= $this->message($s, $effects, $numbers, $changed, $transform, $kept);
             } else {
@@ -132,6 +138,12 @@ final class Elimination
         }
 
         return $total;
+    }
+
+    /** Number of what reaches a step once more: of what reached it before, and of what does now from where. */
+    private function reached(int $step, int $before, int $what, int $from): int
+    {
+        return $this->reaching[$step][$before][$what * self::SOURCES + $from] ??= $this->counts[$step] = ($this->counts[$step] ?? 0) + 1;
     }
 
     /**
@@ -161,7 +173,7 @@ final class Elimination
         }
         foreach ($plan['steps'] as $i => $step) {
             $m = count($plan['factors']) + $i;
-            $number = $numbers[$step];
+            $number = $numbers[$step] ?? 0;
             if (isset($kept[$step][$number]) || $number !== 0) {
                 $touched[$m] = $kept[$step][$number] ?? $this->messages[$step][$number];
                 $resting .= ' '.$m;
