@@ -13,7 +13,7 @@ use MuteTapper\Core\Verdict\Limits;
 final readonly class Knowledge
 {
     /** Names of the files that hold it. */
-    public const FILES = ['signs', 'causes', 'events', 'limits', 'gauges', 'questions', 'steps', 'stock', 'editions'];
+    public const FILES = ['signs', 'causes', 'events', 'limits', 'gauges', 'questions', 'steps', 'checks', 'stock', 'editions'];
 
     /**
      * @param array<string, Sign> $signs
@@ -21,6 +21,7 @@ final readonly class Knowledge
      * @param array<string, string> $families cause families with their labels
      * @param array<string, Question> $questions
      * @param array<string, PlannedStep> $steps steps of a teardown, in their usual order
+     * @param array<string, Check> $checks what can be done to learn of signs
      * @param array<string, array<string, true>> $editions signs that each edition of the catalogue listed, by its hash
      * @param array<string, true> $always signs that every edition listed
      */
@@ -32,6 +33,7 @@ final readonly class Knowledge
         public array $families,
         public array $questions,
         public array $steps,
+        public array $checks,
         public ShimStock $springShims,
         public string $hash,
         private array $editions,
@@ -41,7 +43,7 @@ final readonly class Knowledge
 
     /**
      * @param array<string, mixed> $files decoded content by file name without extension: signs, causes, events, limits, gauges, questions,
-     *                                    steps, stock; editions, which is no part of the hash; and links as a shop sets them
+     *                                    steps, checks, stock; editions, which is no part of the hash; and links as a shop sets them
      *
      * @throws BadDocument
      */
@@ -89,11 +91,35 @@ final readonly class Knowledge
             $families,
             $questions,
             $steps,
+            self::checks($root->get('checks')->get('checks'), $signs, $steps),
             ShimStock::fromNode($root->get('stock')->get('stock')->get('spring_shims')),
             hash('sha256', json_encode($files, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)),
             $editions,
             $editions === [] ? [] : array_intersect_key(...array_values($editions)),
         );
+    }
+
+    /**
+     * @param array<string, Sign> $signs
+     * @param array<string, PlannedStep> $steps
+     *
+     * @return array<string, Check>
+     */
+    private static function checks(Node $node, array $signs, array $steps): array
+    {
+        $checks = [];
+        foreach ($node->items() as $one) {
+            $check = Check::fromNode($one);
+            foreach (array_diff($check->signs, array_keys($signs)) as $unknown) {
+                throw BadDocument::at($one->pointer.'/signs', sprintf('“%s” is no sign.', $unknown));
+            }
+            foreach (array_diff($check->until, array_keys($steps)) as $unknown) {
+                throw BadDocument::at($one->pointer.'/until', sprintf('“%s” is no step of the teardown.', $unknown));
+            }
+            $checks[$check->code] = $check;
+        }
+
+        return $checks;
     }
 
     /**

@@ -55,7 +55,7 @@ final readonly class NetworkController
         }
         $response = new JsonResponse(new NetworkView($nodes, $links, array_map(
             static fn (Strength $one): StrengthView => new StrengthView($one->value, $one->probability()), Strength::cases(),
-        )));
+        ), array_map(CheckView::of(...), array_values($knowledge->checks))));
         $response->setEtag($this->files->tag());
         $response->isNotModified($request);
 

@@ -14,8 +14,9 @@ final readonly class NetworkView
      * @param list<NetworkNodeView> $nodes
      * @param list<LinkView> $links
      * @param list<StrengthView> $strengths strongest first
+     * @param list<CheckView> $checks what can be done to learn of signs
      */
-    public function __construct(public array $nodes, public array $links, public array $strengths)
+    public function __construct(public array $nodes, public array $links, public array $strengths, public array $checks)
     {
     }
 }

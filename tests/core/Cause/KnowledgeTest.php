@@ -6,6 +6,10 @@ namespace MuteTapper\Tests\Core\Cause;
 
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Engine\Site;
+use MuteTapper\Core\Knowledge\Check;
+use MuteTapper\Core\Knowledge\Knowledge;
 use MuteTapper\Core\Knowledge\Link;
 use MuteTapper\Core\Knowledge\Network;
 use MuteTapper\Core\Knowledge\SeenBy;
@@ -98,6 +102,34 @@ final class KnowledgeTest extends TestCase
         self::assertGreaterThan(40, \count($eyes));
         foreach ($eyes as $sign) {
             self::assertFalse($sign->isFromBench(), $sign->code);
+        }
+    }
+
+    /** Nothing that the catalogue lists is without a way to find out; what only the customer can tell is asked in the story. */
+    public function testEverySignIsAnsweredByACheck(): void
+    {
+        $knowledge = Example::knowledge();
+        $answered = array_merge(...array_map(static fn (Check $check): array => $check->signs, array_values($knowledge->checks)));
+        foreach ($knowledge->signs as $sign) {
+            if (SeenBy::Report !== $sign->seenBy || Part::Running !== $sign->parts[0]) {
+                self::assertContains($sign->code, $answered);
+            }
+        }
+        foreach ($knowledge->checks as $check) {
+            self::assertContains($check->site, [Site::Station, Site::Cylinder, Site::Engine], $check->code);
+        }
+    }
+
+    public function testACheckOfWhatIsNotKnownIsRefused(): void
+    {
+        foreach (['signs' => ['levity'], 'until' => ['the_cows_come_home']] as $key => $unknown) {
+            $check = [$key => $unknown, 'code' => 'c', 'label' => 'C', 'minutes' => 5, 'site' => 'engine', 'signs' => ['no_travel'], 'reading' => 'R.'];
+            try {
+                Knowledge::fromArray(['checks' => ['checks' => [$check]]] + Example::files());
+                self::fail('It was accepted.');
+            } catch (BadDocument $problem) {
+                self::assertStringContainsString($unknown[0], $problem->getMessage());
+            }
         }
     }
 

@@ -70,7 +70,7 @@ export function NetworkNode({ of }: { of: string }) {
       <h2>{node.name}</h2>
       <p className="quiet">{[words.network.is[node.is], node.group].filter(Boolean).join(', ')}</p>
       {node.about !== '' && <p>{node.about}</p>}
-      {node.is === 'sign' && <HowToSee code={node.code} />}
+      {node.is === 'sign' && <HowToSee code={node.code} checks={network.checks.filter((one) => one.signs.includes(node.code))} />}
       {node.is !== 'cause' && (
         <Leads
           title={node.is === 'sign' ? words.network.pointsTo : words.network.comesFrom}
@@ -94,7 +94,7 @@ export function NetworkNode({ of }: { of: string }) {
 const shareOf = (network: Whole, word: string): number => network.strengths.find((one) => one.word === word)?.share ?? 0;
 
 /** How a sign is looked for, and what it is easily taken for. */
-function HowToSee({ code }: { code: string }) {
+function HowToSee({ code, checks }: { code: string; checks: Whole['checks'] }) {
   const sign = useCatalogue().data?.signs.find((one) => one.code === code);
   if (sign === undefined) return null;
   return (
@@ -103,6 +103,14 @@ function HowToSee({ code }: { code: string }) {
       <dd>{sign.photograph}</dd>
       <dt>{words.network.lookAlike}</dt>
       <dd>{sign.lookAlike}</dd>
+      {checks.length > 0 && <dt>{words.network.toldBy}</dt>}
+      {checks.map((one) => (
+        <dd key={one.code}>
+          {one.label}, {words.network.takes(one.minutes, one.site, one.days)}.
+          {one.destroys.length > 0 && <span className="note"> {words.network.destroys(one.destroys)}</span>}
+          {one.caution !== '' && <span className="wrong"> {one.caution}</span>}
+        </dd>
+      ))}
     </dl>
   );
 }

@@ -48,6 +48,19 @@ const network = {
     node('sign', 'loose', 'seat turns'),
   ],
   links: [lead('small', 'bind', 'usually'), lead('bind', 'bright', 'nearly always'), lead('loose', 'loose', 'often')],
+  checks: [
+    {
+      code: 'press',
+      label: 'Pressed to solid',
+      minutes: 10,
+      days: 0,
+      site: 'station',
+      signs: ['bright'],
+      reading: '',
+      destroys: ['bright marks'],
+      caution: 'Guard.',
+    },
+  ],
   strengths: [
     { word: 'nearly always', share: 0.95 },
     { word: 'usually', share: 0.75 },
@@ -61,7 +74,7 @@ function open(address: string, shelves: Record<string, unknown[]> = {}, refusal?
   const put: { shelf: string; code: string; body: unknown }[] = [];
   const given: Record<string, unknown> = {
     '/api/network': network,
-    '/api/catalogue': { gauges: [gauge], columns: [], signs: [] },
+    '/api/catalogue': { gauges: [gauge], columns: [], signs: [{ code: 'bright', photograph: 'Side on.', lookAlike: 'Clash.' }] },
     '/api/limits': [limit],
     '/api/engines': engines,
     '/api/stock': [
@@ -246,6 +259,7 @@ test('the network is browsed both ways, and a cause is told from a sign of the s
   const leads = within(screen.getByRole('region', { name: 'coils bright' }));
   expect(leads.getByRole('heading', { name: 'Points to' })).toBeVisible();
   expect(leads.getByText('from Height too small')).toBeVisible();
+  expect(leads.getByText('Pressed to solid, 10 min each station.', { exact: false })).toHaveTextContent('Destroys bright marks. Guard.');
   await user.click(leads.getByRole('link', { name: 'spring goes solid' }));
   const mechanism = within(screen.getByRole('region', { name: 'spring goes solid' }));
   expect(mechanism.getByRole('link', { name: 'Height too small' })).toBeVisible();

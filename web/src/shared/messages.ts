@@ -792,6 +792,10 @@ export const words = {
     nothing: 'Nothing.',
     photograph: 'Photograph',
     lookAlike: 'Easily taken for',
+    toldBy: 'Told by',
+    takes: (minutes: number, site: string, days: number): string =>
+      `${minutes} min${site === 'engine' ? '' : ` each ${site}`}${days === 0 ? '' : `, and ${days} days`}`,
+    destroys: (what: string[]): string => `Destroys ${what.join(', ')}.`,
     behind: (roots: string[]): string => `from ${roots.slice(0, 4).join('; ')}${roots.length > 4 ? `; and ${roots.length - 4} more` : ''}`,
     shops: (shipped: string): string => `your shop’s word; shipped as “${shipped}”`,
     change: 'Change',
