@@ -13,12 +13,15 @@ use MuteTapper\Core\Cause\Item;
 use MuteTapper\Core\Cause\Ledger;
 use MuteTapper\Core\Cause\LedgerMaker;
 use MuteTapper\Core\Cause\Model;
+use MuteTapper\Core\Cause\NextCheck;
+use MuteTapper\Core\Cause\NextChecks;
 use MuteTapper\Core\Cause\PlacedCause;
 use MuteTapper\Core\Cause\Ranking;
 use MuteTapper\Core\Compare\Mismatches;
 use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Knowledge\Knowledge;
 use MuteTapper\Core\Sheet\Bench;
+use MuteTapper\Core\Teardown\HowFar;
 use MuteTapper\Core\Timeline\CarriedCount;
 use MuteTapper\Core\Timeline\CarriedParts;
 use MuteTapper\Core\Timeline\Timeline;
@@ -84,6 +87,15 @@ final class Assessment
     public function ranking(): Ranking
     {
         return $this->ranking ??= new Ranking($this->model());
+    }
+
+    /** @return list<NextCheck> what would change one's mind, worth most first */
+    public function nextChecks(): array
+    {
+        $howFar = HowFar::of($this->case, $this->knowledge);
+
+        return (new NextChecks($this->ranking(), $this->case->engine, $this->knowledge->signs))
+            ->of($this->knowledge->checks, $howFar->made, $howFar->next);
     }
 
     /**

@@ -18,6 +18,7 @@ final readonly class Check
      * @param Site $site where it is done: at each station, each cylinder, or once
      * @param non-empty-list<string> $signs that it answers
      * @param string $reading how its result is read
+     * @param list<string> $after steps of which one must be made; none, where it is done on the engine as it came
      * @param list<string> $until steps of the teardown after which it cannot be done any more
      * @param list<string> $destroys in words
      * @param list<string> $requires build flags without which there is nothing to check
@@ -30,6 +31,7 @@ final readonly class Check
         public Site $site,
         public array $signs,
         public string $reading,
+        public array $after,
         public array $until,
         public array $destroys,
         public array $requires,
@@ -47,7 +49,7 @@ final readonly class Check
             $node->get('code')->word(), $node->get('label')->word(), $node->get('minutes')->whole(1, 1000),
             $node->maybe('days')?->whole(1, 100) ?? 0, $node->get('site')->choice(Site::class),
             $signs === [] ? throw BadDocument::at($node->pointer.'/signs', 'a check answers at least one sign.') : $signs,
-            $node->get('reading')->word(1000), $words('until'), $words('destroys'), $words('requires'),
+            $node->get('reading')->word(1000), $words('after'), $words('until'), $words('destroys'), $words('requires'),
             $node->maybe('caution')?->word(1000),
         );
     }
@@ -55,5 +57,11 @@ final readonly class Check
     public function belongsTo(Engine $engine): bool
     {
         return $engine->lacks($this->requires) === null;
+    }
+
+    /** @param list<string> $made steps of the teardown that are made */
+    public function canBeDone(array $made): bool
+    {
+        return array_intersect($this->until, $made) === [] && ($this->after === [] || array_intersect($this->after, $made) !== []);
     }
 }

@@ -113,8 +113,8 @@ final readonly class Knowledge
             foreach (array_diff($check->signs, array_keys($signs)) as $unknown) {
                 throw BadDocument::at($one->pointer.'/signs', sprintf('“%s” is no sign.', $unknown));
             }
-            foreach (array_diff($check->until, array_keys($steps)) as $unknown) {
-                throw BadDocument::at($one->pointer.'/until', sprintf('“%s” is no step of the teardown.', $unknown));
+            foreach (array_diff([...$check->after, ...$check->until], array_keys($steps)) as $unknown) {
+                throw BadDocument::at($one->pointer, sprintf('“%s” is no step of the teardown.', $unknown));
             }
             $checks[$check->code] = $check;
         }

@@ -19,6 +19,7 @@ final readonly class PlannedStep
      * @param list<string> $ends codes of readings and answers that cannot be taken any more
      * @param list<string> $after steps that belong before it
      * @param list<Requirement> $recordFirst
+     * @param list<string> $opens parts that are looked at once it is made
      */
     private function __construct(
         public string $code,
@@ -31,6 +32,7 @@ final readonly class PlannedStep
         public array $after,
         public array $recordFirst,
         public ?string $caution,
+        public array $opens,
     ) {
     }
 
@@ -44,6 +46,7 @@ final readonly class PlannedStep
             $words('requires'), $words('families'), $words('destroys'), $words('ends'), $words('after'),
             array_map(Requirement::fromNode(...), $node->get('record_first')->items()),
             $node->maybe('caution')?->word(1000),
+            $words('opens'),
         );
     }
 

@@ -25,6 +25,15 @@ final class CauseController
         return new JsonResponse($rankings->of($case));
     }
 
+    #[Route('/next-checks', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/next-checks', operationId: 'getNextChecks', responses: [
+        new OA\Response(response: 200, description: 'what would tell most', content: new OA\JsonContent(ref: NextChecksView::class)),
+    ])]
+    public function nextChecks(CaseRecord $case, Assessments $assessments): JsonResponse
+    {
+        return new JsonResponse(NextChecksView::of($assessments->of($case)));
+    }
+
     #[Route('/ledger/{cause}', methods: ['GET'])]
     #[OA\Get(path: '/api/cases/{id}/ledger/{cause}', operationId: 'getLedger', parameters: [
         new OA\QueryParameter(

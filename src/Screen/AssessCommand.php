@@ -8,6 +8,7 @@ use MuteTapper\App\Assessment\NextActView;
 use MuteTapper\App\CaseFile\CaseDocument;
 use MuteTapper\App\Cause\LedgerPresenter;
 use MuteTapper\App\Cause\LedgerView;
+use MuteTapper\App\Cause\NextChecksView;
 use MuteTapper\App\Cause\RankingView;
 use MuteTapper\App\Knowledge\KnowledgeFiles;
 use MuteTapper\App\Shared\JsonCommand;
@@ -68,6 +69,7 @@ final class AssessCommand extends JsonCommand
                 static fn (string $cause): LedgerView => LedgerPresenter::view($assessment, $assessment->ledger($cause)),
                 $ranking->leading(),
             ),
+            NextChecksView::of($assessment),
             array_map(
                 static fn (StepProgress $step): StepView => new StepView(
                     $step->step->value, $step->step->label(), $step->done, $step->left, $step->isOverdue,

@@ -6,6 +6,7 @@ namespace MuteTapper\App\Screen;
 
 use MuteTapper\App\Assessment\NextActView;
 use MuteTapper\App\Cause\LedgerView;
+use MuteTapper\App\Cause\NextChecksView;
 use MuteTapper\App\Cause\RankingView;
 use MuteTapper\App\Sheet\SheetView;
 use OpenApi\Attributes as OA;
@@ -28,6 +29,7 @@ final readonly class AssessmentView
         public SpringMarginsView $springs,
         public RankingView $ranking,
         public array $ledgers,
+        public NextChecksView $nextChecks,
         public array $progress,
         public NextActView $next,
     ) {

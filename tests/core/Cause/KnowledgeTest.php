@@ -123,7 +123,8 @@ final class KnowledgeTest extends TestCase
     public function testACheckOfWhatIsNotKnownIsRefused(): void
     {
         foreach (['signs' => ['levity'], 'until' => ['the_cows_come_home']] as $key => $unknown) {
-            $check = [$key => $unknown, 'code' => 'c', 'label' => 'C', 'minutes' => 5, 'site' => 'engine', 'signs' => ['no_travel'], 'reading' => 'R.'];
+            $check = [$key => $unknown, 'code' => 'c', 'label' => 'C', 'minutes' => 5, 'site' => 'engine'];
+            $check += ['signs' => ['no_travel'], 'reading' => 'R.'];
             try {
                 Knowledge::fromArray(['checks' => ['checks' => [$check]]] + Example::files());
                 self::fail('It was accepted.');

@@ -8,6 +8,7 @@ import { words } from '../shared/messages';
 import { useLedger, useRanking } from '../shared/queries';
 import { Call } from './Call';
 import { Ledger } from './Ledger';
+import { NextChecks } from './NextChecks';
 import './cause.css';
 
 const percent = (share: number): string => (share < 0.005 ? 'below 1 %' : share > 0.995 ? 'above 99 %' : `${Math.round(share * 100)} %`);
@@ -39,6 +40,7 @@ export default function CauseBoard() {
             <h2>{words.cause.title}</h2>
             {data && <span className="quiet">{words.cause.from(data.present, data.absent)}</span>}
           </div>
+          {ranking.isPending && <p className="note">{words.cause.weighing}</p>}
           {isEmpty && (
             <div className="empty">
               <b>{words.cause.empty}</b>
@@ -98,6 +100,7 @@ export default function CauseBoard() {
                   caseId={view.id}
                 />
               )}
+              <NextChecks caseId={view.id} />
               {data.further.length > 0 && (
                 <section className="further">
                   <h3>{words.cause.further}</h3>

@@ -65,7 +65,31 @@ const ledger = {
   region: '2E',
   baseline: 'none listed',
 };
-const served = { '/api/cases/{id}/ranking': ranking, '/api/cases/{id}/ledger/{cause}': ledger };
+const check = {
+  check: {
+    code: 'height',
+    label: 'Installed height',
+    minutes: 5,
+    days: 0,
+    site: 'station',
+    signs: [],
+    reading: '',
+    destroys: ['bright marks'],
+    caution: 'Guard closed.',
+  },
+  bits: 0.9,
+  stations: ['A2-E1'],
+  where: '2E',
+  sign: 'height below the claim',
+  found: { words: 'installed height too small', probability: 0.96 },
+  clear: { words: 'nothing listed', probability: 0.24 },
+  step: 'bench',
+};
+const served = {
+  '/api/cases/{id}/ranking': ranking,
+  '/api/cases/{id}/ledger/{cause}': ledger,
+  '/api/cases/{id}/next-checks': { checks: [check] },
+};
 
 /** A server that keeps calls under the version that was seen. */
 function calling(view: CaseView, refuse?: { status: number; detail: string; version?: number }) {
@@ -106,6 +130,20 @@ test('the board says who leads, what speaks for it and against it, and what is e
   await user.click(screen.getByRole('button', { name: 'Show all 7' }));
   expect(screen.getByRole('button', { name: 'Cause e' })).toBeVisible();
   expect(screen.getAllByText('below 1 %').length).toBeGreaterThanOrEqual(5);
+});
+
+test('what would tell most is said with what either result would do, and where it is recorded', async () => {
+  openCase(<CauseBoard />, { get: served });
+  const next = await screen.findByRole('region', { name: words.cause.nextChecks });
+  for (const said of ['5 min', 'Destroys bright marks.', 'Guard closed.']) expect(within(next).getByText(said)).toBeVisible();
+  expect(next).toHaveTextContent('If height below the claim: installed height too small, 96 %');
+  expect(next).toHaveTextContent('If none of it: nothing listed, 24 %');
+  expect(within(next).getByRole('link', { name: 'record it: bench' })).toHaveAttribute('href', expect.stringMatching(/bench\?at=A2-E1$/));
+});
+
+test('where no check tells the causes apart, that is said', async () => {
+  openCase(<CauseBoard />, { get: { ...served, '/api/cases/{id}/next-checks': { checks: [] } } });
+  expect(await screen.findByText(words.cause.noCheck)).toBeVisible();
 });
 
 test('a cause is held against the runner-up on request', async () => {

@@ -34,6 +34,10 @@ const ofCase = <T>(id: string, name: readonly unknown[], queryFn: () => Promise<
 export const useRanking = (id: string): UseQueryResult<RankingView> =>
   useQuery(ofCase(id, ['ranking'], () => answer(api.GET('/api/cases/{id}/ranking', { params: { path: { id } } }))));
 
+/** What would tell most, worth most for its minutes first. */
+export const useNextChecks = (id: string): UseQueryResult<Schemas['NextChecksView']> =>
+  useQuery(ofCase(id, ['next-checks'], () => answer(api.GET('/api/cases/{id}/next-checks', { params: { path: { id } } }))));
+
 /** Evidence for and against a cause: against nothing wrong, or against another cause. */
 export const useLedger = (id: string, cause: string | null, against: string | null = null): UseQueryResult<LedgerView> =>
   useQuery({

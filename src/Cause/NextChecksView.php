@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\App\Cause;
+
+use MuteTapper\App\Knowledge\CheckView;
+use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\Assessment\Assessment;
+use MuteTapper\Core\Cause\NextCheck;
+use MuteTapper\Core\Cause\Outlook;
+use MuteTapper\Core\Cause\PlacedCause;
+use MuteTapper\Core\Knowledge\Knowledge;
+use MuteTapper\Core\Knowledge\Sign;
+use OpenApi\Attributes as OA;
+
+/** What would change one's mind, worth most for its minutes first. */
+#[OA\Schema]
+final readonly class NextChecksView
+{
+    private const MOST = 3;
+
+    /** @param list<NextCheckView> $checks none, where no known check that can be made now tells the causes apart */
+    private function __construct(public array $checks)
+    {
+    }
+
+    public static function of(Assessment $assessment): self
+    {
+        $words = new PlaceWords($assessment->case->engine, $assessment->model()->ground);
+        $name = static function (PlacedCause $one) use ($assessment, $words): string {
+            $form = $words->form($one);
+
+            return lcfirst($assessment->knowledge->network->causes[$one->cause]->label).($form === '' ? '' : ', '.$form);
+        };
+        $outlook = static fn (Outlook $one): OutlookView => new OutlookView(
+            $one->members === [] ? 'nothing listed' : implode(' together with ', array_map($name, $one->members)), $one->probability,
+        );
+
+        return new self(array_map(static function (NextCheck $one) use ($assessment, $words, $outlook): NextCheckView {
+            $sign = $assessment->knowledge->signs[$one->sign];
+
+            return new NextCheckView(
+                CheckView::of($one->check), $one->bits, $one->stations, $one->stations === [] ? '' : $words->labels($one->stations),
+                $sign->name, $outlook($one->found), $outlook($one->clear), self::step($sign, $assessment->knowledge),
+            );
+        }, array_slice($assessment->nextChecks(), 0, self::MOST)));
+    }
+
+    /** Where a sign is recorded: on a sheet, as the answer to a question, or by looking. */
+    private static function step(Sign $sign, Knowledge $knowledge): string
+    {
+        foreach ([...$sign->bench, ...$sign->measured] as $state) {
+            return AllSheets::get()->sheetOf($state->value)->step->value;
+        }
+        foreach ($knowledge->questions as $question) {
+            if (in_array($sign->code, $question->signs(), true)) {
+                return $question->step;
+            }
+        }
+
+        return $sign->parts[0]->value === 'running' ? 'story' : 'teardown';
+    }
+}
