@@ -56,8 +56,8 @@ final readonly class Scenario
     public static function all(): array
     {
         return [
-            self::floatFour(), self::boundEight(), Cases\LateSix::scenario(), Cases\WipedEight::scenario(), Cases\UnlikeEight::scenario(),
-            Cases\SoftLifterEight::scenario(), self::quietSingle(),
+            self::floatFour(), Cases\LateSix::scenario(), Cases\WipedEight::scenario(), Cases\UnlikeEight::scenario(),
+            Cases\SoftLifterEight::scenario(), self::boundEight(), self::quietSingle(),
         ];
     }
 

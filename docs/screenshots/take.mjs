@@ -13,7 +13,7 @@ const button = (name) => (page) => page.getByRole('button', { name }).first().cl
 /** Name of the picture, place of the case or address of the shop, what is done there first; of the V8 but where another case of the demo is named. */
 const PICTURES = [
   ['queue', '/'],
-  ['library', '/library/gauges?of=hook-1'],
+  ['library', '/library/links?of=mechanism-coil_bind'],
   ['story', 'story'],
   ['log', 'story/log'],
   ['pulls', 'before/valves'],
@@ -39,7 +39,7 @@ await context.addInitScript((person) => localStorage.setItem('mute-tapper.person
 const page = await context.newPage();
 await page.goto(shop);
 const { rows } = await (await page.request.get(`${shop}/api/cases`)).json();
-for (const [name, place, act, of = 'V8'] of PICTURES) {
+for (const [name, place, act, of = 'car 23'] of PICTURES) {
   if (only.length > 0 && !only.includes(name)) continue;
   const { id } = rows.find((row) => row.name.includes(of));
   await page.goto(shop + (place.startsWith('/') ? place : `/case/${id}/${place}`));

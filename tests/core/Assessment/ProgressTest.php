@@ -60,6 +60,12 @@ final class ProgressTest extends TestCase
         );
         self::measured($example, 'B2-E1');
         self::assertEquals(new NextAct(Step::Cause, 'Call the cause'), self::progress($example, 'It stopped.', ['B2-E1'])->nextAct());
+
+        $example->records(EntryKind::Pieces, Pieces::slot('B2-E1', Part::Locks), ['expected' => 2, 'found' => 1]);
+        self::assertEquals(
+            new NextAct(Step::Teardown, 'Find what is missing of 4E, locks', 'B2-E1'),
+            self::progress($example, 'It stopped.', ['B2-E1'])->nextAct(), 'no call while a piece is missing',
+        );
     }
 
     public function testWhereNothingFailedTheFirstStationIsLookedAt(): void
