@@ -14,7 +14,22 @@ const FLOORS = [
   ['keeping'],
   ['frame'],
   ['engine', 'photograph', 'sheet', 'tried'],
-  ['before', 'bench', 'cause', 'clearances', 'library', 'motion', 'print', 'queue', 'quick', 'report', 'schedule', 'story', 'teardown'],
+  [
+    'before',
+    'bench',
+    'cause',
+    'clearances',
+    'compare',
+    'library',
+    'motion',
+    'print',
+    'queue',
+    'quick',
+    'report',
+    'schedule',
+    'story',
+    'teardown',
+  ],
 ];
 
 const rooms = readdirSync(new URL('./web/src', import.meta.url), { withFileTypes: true }).filter((one) => one.isDirectory());

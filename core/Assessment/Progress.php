@@ -103,11 +103,12 @@ final readonly class Progress
                 return new NextAct(Step::Bench, 'Measure the spring of '.$label($place), $place);
             }
         }
-        foreach ($this->signed ? [] : PieceCount::of($this->case)->missing() as ['place' => $place, 'part' => $part]) {
+        $missing = PieceCount::of($this->case)->missing()[0] ?? null;
+        if ($missing !== null && !$this->signed) {
             // A piece that nobody found can be the cause, or lie where it does the next damage.
-            $words = sprintf('Find what is missing of %s, %s', $label($place), $part->label($this->case->engine));
+            $words = sprintf('Find what is missing of %s, %s', $label($missing['place']), $missing['part']->label($this->case->engine));
 
-            return new NextAct(Step::Teardown, $words, $place);
+            return new NextAct(Step::Teardown, $words, $missing['place']);
         }
         if (!$this->signed) {
             return new NextAct(Step::Cause, $this->called ? 'Sign the call' : 'Call the cause');

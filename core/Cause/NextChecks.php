@@ -121,7 +121,8 @@ final class NextChecks
         }
         foreach ($this->ranking->model->items as $laid) {
             if ($laid->item->sign === $code) {
-                return !$laid->item->isPresent && count($laid->item->sites) < self::KNOWN * $laid->item->siteCount;
+                return $laid->item->kind === ItemKind::Unanswered
+                    || (!$laid->item->isPresent && count($laid->item->sites) < self::KNOWN * $laid->item->siteCount);
             }
         }
 

@@ -13,4 +13,6 @@ enum Difference: string
     case Claim = 'claim';
     /** Between some and the others of a kind of valve. */
     case Kind = 'kind';
+    /** Between two groups that a person chose. */
+    case Groups = 'groups';
 }

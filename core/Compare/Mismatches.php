@@ -23,11 +23,6 @@ use MuteTapper\Core\Verdict\Margin;
  */
 final readonly class Mismatches
 {
-    /** Fewer a side tell nothing of a bank. [own] */
-    public const LEAST = 3;
-    /** Deviations of a difference from which banks differ: so many columns are looked at that less would be chance. [own] */
-    private const TELLS = 4.5;
-
     /** @param array<string, Question> $questions by code */
     public function __construct(private Bench $bench, private array $questions)
     {
@@ -138,7 +133,8 @@ final readonly class Mismatches
         foreach ($sets as $set) {
             $banks = $set['banks'];
             ksort($banks);
-            if (count($banks) === 2 && min(array_map(count(...), $banks)) >= self::LEAST && self::tells(...array_values($banks))) {
+            $areRead = count($banks) === 2 && min(array_map(count(...), $banks)) >= Telling::LEAST;
+            if ($areRead && Telling::between(...array_values($banks)) === true) {
                 [$a, $b] = array_keys($banks);
                 $found[] = Mismatch::ofFigures(
                     Difference::Banks, $column, $set['index'], $set['kind']->word().'s', Side::of('bank '.$a, $banks[$a]),
@@ -148,28 +144,6 @@ final readonly class Mismatches
         }
 
         return $found;
-    }
-
-    /**
-     * Whether two sets differ by more than their scatter and their gauges make.
-     *
-     * @param non-empty-list<Uncertain> $one
-     * @param non-empty-list<Uncertain> $other
-     */
-    private static function tells(array $one, array $other): bool
-    {
-        $difference = Uncertain::median($other)->minus(Uncertain::median($one));
-        $scatter = sqrt(self::variance($one) / count($one) + self::variance($other) / count($other) + $difference->standard() ** 2);
-
-        return abs($difference->base) > self::TELLS * $scatter;
-    }
-
-    /** @param non-empty-list<Uncertain> $set */
-    private static function variance(array $set): float
-    {
-        $mean = array_sum(array_map(static fn (Uncertain $one): float => $one->base, $set)) / count($set);
-
-        return array_sum(array_map(static fn (Uncertain $one): float => ($one->base - $mean) ** 2, $set)) / (count($set) - 1);
     }
 
     /** @return list<Mismatch> a line for the valves of a kind that are not as the others are */

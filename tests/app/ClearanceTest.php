@@ -149,6 +149,20 @@ final class ClearanceTest extends AppTestCase
             $found[0]->get('kind')->text(), $found[0]->get('one')->get('name')->text(), $found[0]->get('one')->get('shown')->text(),
             $found[0]->get('other')->get('name')->text(), $found[0]->get('other')->get('shown')->text(),
         ]);
+        $banks = Node::root($this->send('GET', $this->case.'/comparison?one=bank-A&other=bank-B'));
+        self::assertSame(
+            ['installed height', 'bank A', '1.900', 'bank B', '1.842'],
+            array_map(static fn (string $path): string => self::at($banks->raw(), 'figures/0/'.$path)->text(), [
+                'what', 'one/name', 'one/shown', 'other/name', 'other/shown',
+            ]),
+        );
+        $groups = array_map(
+            static fn (Node $one): string => $one->get('code')->text(), Node::root($this->send('GET', $this->case.'/groups'))->items(),
+        );
+        self::assertContains('bank-B', $groups);
+        self::assertContains('A2-I1', $groups);
+        $problem = $this->send('GET', $this->case.'/comparison?one=bank-A&other=bank-Q', null, 422);
+        self::assertSame('/other', $problem['pointer']);
         $health = Node::root($this->send('GET', $this->case.'/health'));
         self::assertNull($health->get('isReady')->raw());
         self::assertSame('Not known yet: lash, seat-load pulls, compression and leak-down.', $health->get('sentence')->text());

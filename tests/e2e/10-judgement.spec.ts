@@ -140,3 +140,40 @@ test('a failure that came again: what went from build to build decides', async (
   await expect(page.getByRole('status').filter({ hasText: /^Too much spring for slow running.* leads/ })).toBeVisible();
   await expect(page.getByText('springs: carried into 2, new in 0 of the failures that came again')).toBeVisible();
 });
+
+test('two banks side by side: what differs is seen, and the judgement hears it', async ({ page, request }) => {
+  const { id } = await newCase(request, 'Two heads');
+  for (const bank of ['A', 'B'])
+    for (const cylinder of [1, 2, 3, 4]) {
+      const place = `${bank}${cylinder}-E1`;
+      const text = ((bank === 'A' ? 0.218 : 0.207) + 0.0002 * (cylinder % 2)).toFixed(4);
+      await entered(request, id, 'reading', { place, part: 'spring', item: 'wire_diameter', index: 'outer' }, { text });
+      await entered(
+        request,
+        id,
+        'finding',
+        { place, part: 'seat', item: 'seat_hammered' },
+        { severity: bank === 'A' ? 0 : 2, state: 'as_found' },
+      );
+    }
+  await atTheBench(page, 'R. Test');
+  await page.goto(`${shop()}/case/${id}/compare`);
+  const figures = page.getByRole('table', { name: 'Figures that differ' });
+  await expect(figures.getByRole('row', { name: /wire diameter exhausts/ })).toContainText('−0.011');
+  await expect(page.getByRole('table', { name: 'Signs and parts that differ' })).toContainText('seat hammered');
+
+  // By keys: the sides change places, and the difference its sign.
+  await page.keyboard.press('x');
+  await expect(figures.getByRole('row', { name: /wire diameter exhausts/ })).toContainText('0.011');
+  await expect(figures).not.toContainText('−0.011');
+
+  // One station against another, chosen on the plan and from the list.
+  await page.getByRole('gridcell', { name: /^4E,/ }).click();
+  await page.getByRole('combobox', { name: 'Second side' }).click();
+  await page.getByTitle('1E', { exact: true }).click();
+  await expect(figures.getByRole('columnheader', { name: '4E' })).toBeVisible();
+  await expect(figures.getByRole('row', { name: /wire diameter/ })).toContainText('0.011');
+
+  await page.getByRole('link', { name: /8 Cause/ }).click();
+  await expect(page.getByRole('row').filter({ hasText: 'Heads or banks unlike' })).toContainText('bank B');
+});

@@ -104,9 +104,8 @@ const PLACES = [
   'bench/valves.',
   'bench/guides.',
   'bench/swept?at=A1-E1',
-  ...['margins', 'station?at=A1-E1', 'fit', 'departures', 'kind', 'mismatches', 'guides', 'springs'].map(
-    (section) => `clearances/${section}`,
-  ),
+  ...['margins', 'station?at=A1-E1', 'fit', 'departures', 'kind', 'guides', 'springs'].map((section) => `clearances/${section}`),
+  'compare',
   'cause',
   ...['lift?at=A1-E1', 'sweep?at=A1-E1', 'piston'].map((section) => `motion/${section}`),
   'report',

@@ -19,6 +19,7 @@ const places: Record<string, Place> = {
   bench: () => import('./bench/BenchPlace'),
   clearances: () => import('./clearances/Clearances'),
   motion: () => import('./motion/Motion'),
+  compare: () => import('./compare/Compare'),
   cause: () => import('./cause/CauseBoard'),
   report: () => import('./report/Report'),
 };

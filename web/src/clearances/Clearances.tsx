@@ -11,7 +11,6 @@ import { useMarginsOfStep } from '../shared/queries';
 import { ofMargin, Reasoning } from '../sheet/TraceDialog';
 import { FitField } from './FitField';
 import { Guides } from './Guides';
-import { Mismatches } from './Mismatches';
 import { MoreOrLess } from './MoreOrLess';
 import { leastFirst, RuleField } from './RuleField';
 import { Station } from './Station';
@@ -20,9 +19,9 @@ import './clearances.css';
 
 const MARKS: readonly MarginView['verdict'][] = ['outside', 'cannot_tell', 'inside_close', 'not_measured'];
 
-const FIELDS = ['margins', 'station', 'fit', 'departures', 'kind', 'mismatches', 'guides', 'springs'] as const;
+const FIELDS = ['margins', 'station', 'fit', 'departures', 'kind', 'guides', 'springs'] as const;
 /** Fields that open no rule beside them. */
-const ALONE: readonly string[] = ['fit', 'mismatches', 'guides'];
+const ALONE: readonly string[] = ['fit', 'guides'];
 /** Fields of rules that are told margin by margin; the others are told apart. */
 const OF_MARGINS = ['margins', 'departures', 'kind'] as const;
 
@@ -98,7 +97,6 @@ export default function Clearances() {
           {fields}
           <div className="table-wrap sheet">
             {field === 'fit' && <FitField onOpen={openStation} />}
-            {field === 'mismatches' && <Mismatches caseId={view.id} onOpen={openStation} />}
             {field === 'guides' && <Guides caseId={view.id} onOpen={openStation} />}
             {field === 'springs' && (
               <MoreOrLess

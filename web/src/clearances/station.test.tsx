@@ -126,31 +126,6 @@ test('a change at its own value is no change, and an address that says something
   expect(onStep(cut, 9)).toBe(0.15);
 });
 
-test('what does not match is listed by what it lies between', async () => {
-  const side = (name: string, shown: string) => ({ name, shown, least: null, most: null, count: 4 });
-  openCase(<Clearances />, {
-    at: 'clearances/mismatches',
-    get: {
-      ...get(),
-      '/api/cases/{id}/mismatches': [
-        {
-          kind: 'banks',
-          what: 'installed height',
-          where: 'exhausts',
-          one: side('bank A', '1.900'),
-          other: side('bank B', '1.842'),
-          difference: quantity('-0.058'),
-          byGauge: 41,
-          places: ['A1-E1'],
-          labels: ['1E'],
-        },
-      ],
-    },
-  });
-  expect(await screen.findByText(words.mismatches.kinds.banks)).toBeVisible();
-  expect(screen.getByRole('row', { name: /installed height/ })).toHaveTextContent('−0.058 in×411E');
-});
-
 test('guides are cut for the lift that is typed, and a refusal leaves what was typed', async () => {
   const row = {
     place: 'A1-E1',

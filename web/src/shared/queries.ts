@@ -34,6 +34,20 @@ const ofCase = <T>(id: string, name: readonly unknown[], queryFn: () => Promise<
 export const useRanking = (id: string): UseQueryResult<RankingView> =>
   useQuery(ofCase(id, ['ranking'], () => answer(api.GET('/api/cases/{id}/ranking', { params: { path: { id } } }))));
 
+export type Group = Schemas['GroupView'];
+
+/** What can be held against something else: kinds, banks, cylinders, stations. */
+export const useGroups = (id: string): UseQueryResult<Group[]> =>
+  useQuery(ofCase(id, ['groups'], () => answer(api.GET('/api/cases/{id}/groups', { params: { path: { id } } }))));
+
+export const useComparison = (id: string, one: string | null, other: string | null): UseQueryResult<Schemas['ComparisonView']> =>
+  useQuery({
+    ...ofCase(id, ['comparison', one, other], () =>
+      answer(api.GET('/api/cases/{id}/comparison', { params: { path: { id }, query: { one: one ?? '', other: other ?? '' } } })),
+    ),
+    enabled: one !== null && other !== null,
+  });
+
 /** What would tell most, worth most for its minutes first. */
 export const useNextChecks = (id: string): UseQueryResult<Schemas['NextChecksView']> =>
   useQuery(ofCase(id, ['next-checks'], () => answer(api.GET('/api/cases/{id}/next-checks', { params: { path: { id } } }))));

@@ -20,11 +20,11 @@ export function Mismatches({ caseId, onOpen }: { caseId: string; onOpen: (place:
   const all = told.data;
   return (
     <>
-      <p className="more-or-less-note">{words.mismatches.note}</p>
+      <p className="note">{words.mismatches.note}</p>
       {all.length === 0 ? (
-        <p className="more-or-less-note">{words.mismatches.nothing}</p>
+        <p className="note">{words.mismatches.nothing}</p>
       ) : (
-        <table className="field mismatches">
+        <table className="mismatches">
           <thead>
             <tr>
               <th>{words.mismatches.what}</th>
@@ -83,7 +83,7 @@ function Row({ one, onOpen }: { one: Mismatch; onOpen: (place: string) => void }
   );
 }
 
-const Side = ({ side, unit }: { side: Mismatch['one']; unit: string }) => (
+export const Side = ({ side, unit }: { side: Mismatch['one']; unit: string }) => (
   <>
     <span className="note">{side.name}</span> <b>{`${side.shown} ${unit}`.trim()}</b>
     {side.least !== null && side.most !== null && side.count > 1 && (

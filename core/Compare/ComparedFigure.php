@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Compare;
+
+use MuteTapper\Core\Quantity\Fineness;
+use MuteTapper\Core\Quantity\Uncertain;
+
+/** A figure of which two groups differ: read, or worked out and judged. */
+final readonly class ComparedFigure
+{
+    /**
+     * @param string $where of which valves, where a group has both kinds
+     * @param Uncertain $difference second less the first
+     * @param float|null $byGauge difference over what the gauges can make of it
+     * @param list<string> $outside stations of either group where it is outside its limit
+     */
+    public function __construct(
+        public string $code,
+        public string $what,
+        public string $where,
+        public Side $one,
+        public Side $other,
+        public Uncertain $difference,
+        public ?float $byGauge,
+        public array $outside,
+        public Fineness $fineness,
+    ) {
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Compare;
+
+use MuteTapper\Core\Engine\Coil;
+use MuteTapper\Core\Quantity\Fineness;
+use MuteTapper\Core\Quantity\Uncertain;
+
+/** One figure as it was found in two groups. */
+final class FigureSet
+{
+    /** @var list<Uncertain> */
+    public array $one = [];
+    /** @var list<Uncertain> */
+    public array $other = [];
+    /** @var list<string> stations where it is outside its limit */
+    public array $outside = [];
+
+    /**
+     * @param string $index under which it is read, such as the coil
+     * @param string $where of which valves, where a group has both kinds
+     */
+    public function __construct(
+        public readonly string $code,
+        private readonly string $index,
+        private readonly string $title,
+        public readonly string $where,
+        public readonly Fineness $fineness,
+    ) {
+    }
+
+    public function what(): string
+    {
+        return $this->index === '' || $this->index === Coil::Outer->value
+            ? $this->title
+            : $this->title.', '.str_replace('.', ' ', $this->index);
+    }
+
+    /** How it differs; null where it is alike or one side has too few. */
+    public function compared(Group $one, Group $other): ?ComparedFigure
+    {
+        if ($this->one === [] || $this->other === [] || Telling::between($this->one, $this->other) !== true) {
+            return null;
+        }
+        $difference = Uncertain::median($this->other)->minus(Uncertain::median($this->one));
+        $half = $difference->expanded()->base;
+
+        return new ComparedFigure(
+            $this->code, $this->what(), $this->where, Side::of($one->name, $this->one), Side::of($other->name, $this->other), $difference,
+            $half > 0.0 ? abs($difference->base) / $half : null, array_values(array_unique($this->outside)), $this->fineness,
+        );
+    }
+}

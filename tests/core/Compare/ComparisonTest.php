@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Tests\Core\Compare;
+
+use MuteTapper\Core\Compare\ComparedFigure;
+use MuteTapper\Core\Compare\ComparedSign;
+use MuteTapper\Core\Compare\Comparison;
+use MuteTapper\Core\Compare\Group;
+use MuteTapper\Core\Compare\Mismatch;
+use MuteTapper\Tests\Core\Example;
+use PHPUnit\Framework\TestCase;
+
+final class ComparisonTest extends TestCase
+{
+    private static function of(Example $example, string $one, string $other): Comparison
+    {
+        $groups = array_map(static fn (string $code): ?Group => Group::of($example->engine(), $code), [$one, $other]);
+        self::assertNotNull($groups[0]);
+        self::assertNotNull($groups[1]);
+
+        return Comparison::of($example->bench(), Example::knowledge(), $groups[0], $groups[1]);
+    }
+
+    /** @return list<string> */
+    private static function names(Comparison $comparison): array
+    {
+        return array_map(static fn (ComparedFigure $one): string => trim($one->what.' '.$one->where), $comparison->figures);
+    }
+
+    public function testGroupsAreWhatTheEngineHas(): void
+    {
+        $codes = static fn (Example $example): array => array_map(
+            static fn (Group $one): string => $one->code, Group::all($example->engine()),
+        );
+        self::assertContains('bank-B', $codes(Example::pushrodEight()));
+        self::assertNotContains('bank-A', $codes(Example::bucketFour()), 'one bank is held against nothing');
+        self::assertCount(2 + 4 + 16, $codes(Example::bucketFour()));
+        self::assertNull(Group::of(Example::bucketFour()->engine(), 'A9'));
+        self::assertSame('exhausts', Group::of(Example::bucketFour()->engine(), 'kind-E')?->name);
+    }
+
+    /** Intakes against intakes: banks alike in each kind are alike, though the kinds are not. */
+    public function testBanksAreHeldKindAgainstKind(): void
+    {
+        $example = Example::pushrodEight();
+        foreach (['A' => 0.0, 'B' => 0.015] as $bank => $more) {
+            foreach ([1, 2, 3, 4] as $cylinder) {
+                foreach (['I' => 0.218, 'E' => 0.207] as $kind => $wire) {
+                    $place = $bank.$cylinder.'-'.$kind.'1';
+                    $example->measures($place, 'wire_diameter', number_format($wire + ('E' === $kind ? $more : 0.0), 4, '.', ''));
+                    $example->measures($place, 'valve_length', '5.010');
+                }
+            }
+        }
+        $banks = self::of($example, 'bank-A', 'bank-B');
+        self::assertSame(['wire diameter exhausts'], self::names($banks));
+        self::assertEqualsWithDelta(0.015 * 0.0254, $banks->figures[0]->difference->base, 1e-9);
+        self::assertSame([4, 4], [$banks->figures[0]->one->count, $banks->figures[0]->other->count]);
+        self::assertSame(3, $banks->alike);
+        self::assertSame([], self::of($example, 'A1', 'A2')->figures);
+    }
+
+    /** Of single stations a difference counts once it is more than the two gauges can make. */
+    public function testStationsDifferByMoreThanTheirGauges(): void
+    {
+        $example = Example::pushrodEight()->measures('A1-E1', 'installed_height', '1.800')->measures('A2-E1', 'installed_height', '1.8005')
+            ->measures('B1-E1', 'installed_height', '1.740')->measures('B2-E1', 'installed_height', '1.741')
+            ->measures('A1-I1', 'installed_height', '1.860');
+        self::assertSame([], self::names(self::of($example, 'A1-E1', 'A2-E1')));
+        self::assertSame(1, self::of($example, 'A1-E1', 'A2-E1')->alike);
+        $far = self::of($example, 'A1-E1', 'B1-E1');
+        self::assertSame(['installed height'], self::names($far));
+        self::assertGreaterThan(10, $far->figures[0]->byGauge);
+        $kinds = self::of($example, 'A1-I1', 'A1-E1');
+        self::assertSame(['installed height'], self::names($kinds), 'an intake against an exhaust, when asked');
+        self::assertSame(1, self::of($example, 'A1', 'bank-B')->few, 'one against two of four: too few to tell');
+    }
+
+    /** What is outside its limit stands first, however small its difference by the gauges. */
+    public function testWhatIsOutsideStandsFirst(): void
+    {
+        $example = Example::pushrodEight();
+        foreach (['A1-E1' => ['1.800', '1.140'], 'A2-E1' => ['1.740', '1.140']] as $place => [$height, $bind]) {
+            $example->measures($place, 'installed_height', $height)->measures($place, 'bind_height', $bind)
+                ->measures($place, 'net_lift', '0.560')->measures($place, 'wire_diameter', 'A1-E1' === $place ? '0.218' : '0.190');
+        }
+        $figures = self::of($example, 'A1-E1', 'A2-E1')->figures;
+        self::assertSame(['travel_to_bind', ['A2-E1']], [$figures[0]->code, $figures[0]->outside]);
+        $byGauge = array_map(static fn (ComparedFigure $one): float => $one->byGauge ?? 0.0, $figures);
+        self::assertGreaterThan($figures[0]->byGauge, max(0.0, ...$byGauge));
+    }
+
+    public function testSignsAndWordsAreHeldAgainstEachOther(): void
+    {
+        $example = Example::pushrodEight()->shows('coils_bright', 3, 'A1-E1')->looks('A2-E1', 'spring')
+            ->shows('tip_peened', 2, 'A1-E1', 'A2-E1')->shows('lobe_worn', 2, 'A1-E1')
+            ->answers('A1-E1', 'lock_kind', 'clamping')->answers('A2-E1', 'lock_kind', 'butting')
+            ->answers('A1-E1', 'seal_type', 'positive')->answers('A2-E1', 'seal_type', 'positive');
+        $compared = self::of($example, 'A1-E1', 'A2-E1');
+        self::assertSame(
+            [['coils_bright', 3, 0], ['lobe_worn', 2, null]],
+            array_map(static fn (ComparedSign $one): array => [$one->sign, $one->one?->value, $one->other?->value], $compared->signs),
+            'worst first; alike is left out; not looked is told from nothing there',
+        );
+        self::assertSame(['lock_kind'], array_map(static fn (Mismatch $one): string => $one->code, $compared->words));
+    }
+}

@@ -1,0 +1,75 @@
+import { Button } from 'antd';
+import { useBench } from '../entry/useBench';
+import { useChosen } from '../frame/Chosen';
+import { PlanSide } from '../frame/PlanSide';
+import { useOpened } from '../frame/useSection';
+import { Choice } from '../shared/Choice';
+import { useKeysEverywhere, isWriting } from '../shared/keys';
+import { words } from '../shared/messages';
+import { useComparison, useGroups, type Group } from '../shared/queries';
+import { Differences } from './Differences';
+import { Mismatches } from './Mismatches';
+import { Pairs } from './Pairs';
+import './compare.css';
+
+/** Step 7: any two groups of stations beside each other, and what does not match without being asked. */
+export default function Compare() {
+  const { view } = useBench();
+  const [chosen, choose] = useChosen();
+  const groups = useGroups(view.id).data ?? [];
+  const [asked, ask] = useOpened('pair');
+  const [one, other] = sidesOf(asked, groups, view.story.failed);
+  const comparison = useComparison(view.id, one, other);
+  const hold = (first: string | null, second: string | null): void => ask(first === null || second === null ? null : `${first}~${second}`);
+  const swap = (): void => hold(other, one);
+  useKeysEverywhere([
+    { shown: 'X', does: words.keysDo.swapSides, on: /^x$/i, when: (event) => !isWriting(event) && !event.ctrlKey, run: swap },
+  ]);
+  const side = (value: string | null, label: string, onChange: (code: string) => void) => (
+    <Choice
+      value={value}
+      label={label}
+      width={190}
+      onChange={onChange}
+      options={groups.map((group) => ({ value: group.code, label: group.name }))}
+    />
+  );
+  return (
+    <div className="room in-compare">
+      <PlanSide
+        chosen={chosen}
+        onChoose={(station, walks) => {
+          choose(station);
+          if (!walks) hold(station, other);
+        }}
+        first="signs"
+      />
+      <div className="sheet pad compare">
+        <div className="sides">
+          {side(one, words.compare.first, (code) => hold(code, other))}
+          <span>{words.compare.against}</span>
+          {side(other, words.compare.second, (code) => hold(one, code))}
+          <Button onClick={swap}>{words.compare.swap}</Button>
+        </div>
+        {comparison.data && <Differences of={comparison.data} />}
+        {comparison.data && <Pairs one={comparison.data.one} other={comparison.data.other} />}
+        <h3>{words.compare.unasked}</h3>
+        <Mismatches caseId={view.id} onOpen={choose} />
+      </div>
+    </div>
+  );
+}
+
+/** What the address says; else the banks, the failed station and the next of its kind, or the two kinds. */
+function sidesOf(asked: string | null, groups: readonly Group[], failed: readonly string[]): [string | null, string | null] {
+  const known = (code: string | undefined): boolean => groups.some((group) => group.code === code);
+  const [first, second] = asked?.split('~') ?? [];
+  if (first !== undefined && second !== undefined && known(first) && known(second)) return [first, second];
+  const banks = groups.filter((group) => group.code.startsWith('bank-'));
+  if (banks[0] && banks[1]) return [banks[0].code, banks[1].code];
+  const one = groups.find((group) => group.stations.length === 1 && group.stations[0] === failed[0]);
+  const kind = one?.code.split('-')[1];
+  const next = groups.find((group) => group.stations.length === 1 && group.code !== one?.code && group.code.split('-')[1] === kind);
+  if (one && next) return [one.code, next.code];
+  return [groups[0]?.code ?? null, groups[1]?.code ?? null];
+}
