@@ -2,7 +2,7 @@ import { TemperChip } from '../draw/Temper';
 import type { Schemas } from '../shared/api';
 import { words } from '../shared/messages';
 import { useCatalogue } from '../shared/queries';
-import { Side } from './Mismatches';
+import { minus, Side } from './Mismatches';
 
 type Comparison = Schemas['ComparisonView'];
 
@@ -43,7 +43,7 @@ export function Differences({ of }: { of: Comparison }) {
                 <td>
                   <Side side={{ ...one.other, name: '' }} unit={one.difference.unit} />
                 </td>
-                <td className="num">{one.difference.shown.replace('-', '−')}</td>
+                <td className="num">{minus(one.difference.shown)}</td>
                 <td className="num">{one.byGauge === null ? '' : `×${one.byGauge}`}</td>
                 <td className="wrong">{one.outside.length === 0 ? '' : words.compare.outsideAt(one.outside.length)}</td>
               </tr>

@@ -70,7 +70,7 @@ function Row({ one, onOpen }: { one: Mismatch; onOpen: (place: string) => void }
       <td>
         <Side side={one.other} unit={one.difference?.unit ?? ''} />
       </td>
-      <td className="num">{one.difference?.shown.replace('-', '−')}</td>
+      <td className="num">{minus(one.difference?.shown ?? '')}</td>
       <td className="num">{one.byGauge === null ? '' : `×${one.byGauge}`}</td>
       <td>
         {one.places.map((place, i) => (
@@ -83,12 +83,15 @@ function Row({ one, onOpen }: { one: Mismatch; onOpen: (place: string) => void }
   );
 }
 
+/** Figures with a minus as it is set, not with a stroke. */
+export const minus = (figures: string): string => figures.replaceAll(/(^| )-/g, '$1−');
+
 export const Side = ({ side, unit }: { side: Mismatch['one']; unit: string }) => (
   <>
-    <span className="note">{side.name}</span> <b>{`${side.shown} ${unit}`.trim()}</b>
+    <span className="note">{side.name}</span> <b>{minus(`${side.shown} ${unit}`.trim())}</b>
     {side.least !== null && side.most !== null && side.count > 1 && (
       <small>
-        {words.mismatches.range(side.least, side.most)}, {words.mismatches.of(side.count)}
+        {minus(words.mismatches.range(side.least, side.most))}, {words.mismatches.of(side.count)}
       </small>
     )}
   </>

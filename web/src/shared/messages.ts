@@ -1084,7 +1084,7 @@ export const words = {
     alone: (names: string[]): string => `No partner of the same part and state: ${names.join(', ')}.`,
   },
   mismatches: {
-    note: 'Found without being asked: claimed against found, bank against bank, some against the others of their kind.',
+    note: 'Claimed against found, bank against bank, some against the others of their kind.',
     nothing: 'Nothing that was measured differs by more than its gauges and its scatter make.',
     what: 'what',
     difference: 'difference',
