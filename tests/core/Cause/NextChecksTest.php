@@ -38,6 +38,7 @@ final class NextChecksTest extends TestCase
         self::assertSame(['A2-E1'], $first->stations);
         self::assertSame('height_short', $first->sign);
         self::assertSame('installed_height_small', $first->found->members[0]->cause);
+        self::assertSame('locator_unlisted', $first->clear->members[0]->cause);
 
         $then = Assessment::of(
             self::openBetweenTwo()->measures('A2-E1', 'installed_height', '1.740')->case(),
@@ -75,7 +76,8 @@ final class NextChecksTest extends TestCase
         $told = Example::pushrodEight()->shows('misfire_cold', 2)
             ->shows('compression_low', 0, 'A1', 'A2', 'A3', 'A4', 'B1', 'B2', 'B3', 'B4')->answers('engine', 'vacuum_needle', 'steady');
         $checks = self::of($told);
-        self::assertArrayHasKey('mirror', $checks, 'every number is clean: look with a mirror');
+        self::assertSame(['mirror', 'ignition_swap'], array_keys($checks), 'every number is clean: look with a mirror, then worth less');
+        self::assertSame('spring_broken', $checks['mirror']->sign, 'nobody has said whether one is broken');
         self::assertArrayNotHasKey('spring_tester', $checks, 'the springs are still in');
         self::assertArrayNotHasKey('element_load', $checks, 'solid lifters have no element');
         foreach ($checks as $check) {

@@ -67,11 +67,11 @@ final class ComparisonTest extends TestCase
     {
         $example = Example::pushrodEight()->measures('A1-E1', 'installed_height', '1.800')->measures('A2-E1', 'installed_height', '1.8005')
             ->measures('B1-E1', 'installed_height', '1.740')->measures('B2-E1', 'installed_height', '1.741')
-            ->measures('A1-I1', 'installed_height', '1.860');
+            ->measures('A1-I1', 'installed_height', '1.860')->claims('kind-E', 'installed_height', '1.800');
         self::assertSame([], self::names(self::of($example, 'A1-E1', 'A2-E1')));
         self::assertSame(1, self::of($example, 'A1-E1', 'A2-E1')->alike);
         $far = self::of($example, 'A1-E1', 'B1-E1');
-        self::assertSame(['installed height'], self::names($far));
+        self::assertSame(['installed height'], self::names($far), 'a departure from the claim is a comparison already');
         self::assertGreaterThan(10, $far->figures[0]->byGauge);
         $kinds = self::of($example, 'A1-I1', 'A1-E1');
         self::assertSame(['installed height'], self::names($kinds), 'an intake against an exhaust, when asked');
