@@ -78,6 +78,8 @@ final class NextChecksTest extends TestCase
         $checks = self::of($told);
         self::assertSame(['mirror', 'ignition_swap'], array_keys($checks), 'every number is clean: look with a mirror, then worth less');
         self::assertSame('spring_broken', $checks['mirror']->sign, 'nobody has said whether one is broken');
+        self::assertSame([], $checks['mirror']->clear->members);
+        self::assertGreaterThan(0.9, $checks['mirror']->clear->probability, 'with nothing in the mirror nothing listed is likelier still');
         self::assertArrayNotHasKey('spring_tester', $checks, 'the springs are still in');
         self::assertArrayNotHasKey('element_load', $checks, 'solid lifters have no element');
         foreach ($checks as $check) {
