@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { HeadPlan } from '../draw/HeadPlan';
 import { words } from '../shared/messages';
+import { useNextChecks } from '../shared/queries';
 import { addressOf, numberOf, worstReading } from './row';
 import type { ShownRow } from './useQueue';
 
@@ -18,6 +19,7 @@ export function OnBench({ row }: { row: ShownRow }) {
         <h1>{row.name}</h1>
         <p className="said">{row.words === '' ? words.queue.noStory : `“${row.words}”`}</p>
         <p className="quiet">{words.queue.counts(row.lookedAt, row.stations, row.springsMeasured, row.photographs)}</p>
+        <WouldTell caseId={row.id} />
         <p className="acts">
           <Link to={addressOf(row)} className="door-button big">
             {words.queue.goOn(row.next.words)}
@@ -28,5 +30,20 @@ export function OnBench({ row }: { row: ShownRow }) {
         </p>
       </div>
     </section>
+  );
+}
+
+/** The check that would tell most of what the case is open about, for the minutes it takes. */
+function WouldTell({ caseId }: { caseId: string }) {
+  const first = useNextChecks(caseId).data?.checks[0];
+  if (first === undefined) return null;
+  return (
+    <p className="quiet">
+      {words.queue.wouldTell}{' '}
+      <Link to={`/case/${caseId}/${first.step}${first.stations[0] === undefined ? '' : `?at=${first.stations[0]}`}`}>
+        {first.check.label}
+      </Link>
+      {first.where !== '' && words.cause.at(first.where)}, {words.cause.minutes(first.check.minutes, first.check.days)}.
+    </p>
   );
 }

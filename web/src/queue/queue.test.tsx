@@ -58,6 +58,19 @@ test('the case being worked on lies on the bench, and its next act leads to its 
   );
 });
 
+test('the check that would tell most is offered beside the next act', async () => {
+  const check = {
+    check: { label: 'Mirror', minutes: 10, days: 0, destroys: [], caution: '' },
+    stations: ['A2-E1'],
+    where: '2E',
+    step: 'before',
+  };
+  openCase(<Queue />, { get: { '/api/cases': queue(rows), '/api/cases/{id}/next-checks': { checks: [check] } } });
+  const bench = await screen.findByRole('region', { name: words.queue.onTheBench('0002') });
+  expect(await within(bench).findByRole('link', { name: 'Mirror' })).toHaveAttribute('href', '/case/case-2/before?at=A2-E1');
+  expect(bench).toHaveTextContent('Would tell most: Mirror at 2E, 10 min.');
+});
+
 test('what is overdue stands before what is merely waited for', async () => {
   openCase(<Queue />, { get: { '/api/cases': queue(rows) } });
   const late = (await screen.findByRole('link', { name: 'Spoon four' })).closest('tr') as HTMLElement;

@@ -39,6 +39,7 @@ export const words = {
     importCase: 'Import a case',
     onTheBench: (number: string): string => `On the bench now, case ${number}`,
     goOn: (act: string): string => `Go on: ${act.charAt(0).toLowerCase()}${act.slice(1)}`,
+    wouldTell: 'Would tell most:',
     openCause: 'Open the cause board',
     counts: (looked: number, stations: number, springs: number, photographs: number): string =>
       `${looked} of ${stations} stations looked at, ${springs} of ${stations} springs measured, ${photographs} ${photographs === 1 ? 'photograph' : 'photographs'}.`,
