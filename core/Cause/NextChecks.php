@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Cause;
 
 use MuteTapper\Core\Engine\Engine;
+use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Knowledge\Check;
 use MuteTapper\Core\Knowledge\Link;
 use MuteTapper\Core\Knowledge\Sign;
@@ -98,7 +99,7 @@ final class NextChecks
         $sign = array_key_first($gains);
         $telling = array_map(static fn (string $one): array => $chances[$one], array_slice(array_keys($gains), 0, self::SIGNS));
         $bits = $this->gain($telling);
-        $count = $check->site->value === 'station' ? max(1, min(self::PLACES, count($stations))) : 1;
+        $count = $check->site === Site::Station ? max(1, min(self::PLACES, count($stations))) : 1;
         $none = $this->shares;
         foreach ($telling as $of) {
             $none = array_map(static fn (float $share, float $chance): float => $share * (1 - $chance), $none, $of);
@@ -106,7 +107,7 @@ final class NextChecks
 
         return new NextCheck(
             $check, $bits, $bits / ($check->minutes * $count + self::BEGINNING),
-            $check->site->value === 'station' ? array_slice($stations, 0, self::PLACES) : [], $sign,
+            $check->site === Site::Station ? array_slice($stations, 0, self::PLACES) : [], $sign,
             $this->outlook(array_map(static fn (float $share, float $chance): float => $share * $chance, $this->shares, $chances[$sign])),
             $this->outlook($none),
         );

@@ -49,10 +49,11 @@ final readonly class Comparison
                 $tells = Telling::between($set->one, $set->other);
                 $alike += $tells === false ? 1 : 0;
                 $few += $tells === null ? 1 : 0;
-                $figures[] = $set->compared($one, $other);
+                if ($tells === true) {
+                    $figures[] = $set->compared($one, $set->one, $other, $set->other);
+                }
             }
         }
-        $figures = array_values(array_filter($figures));
         usort($figures, static fn (ComparedFigure $a, ComparedFigure $b): int => [$b->outside !== [], $b->byGauge ?? \INF]
             <=> [$a->outside !== [], $a->byGauge ?? \INF]);
 

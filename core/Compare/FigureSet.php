@@ -31,24 +31,24 @@ final class FigureSet
     ) {
     }
 
-    public function what(): string
+    private function what(): string
     {
         return $this->index === '' || $this->index === Coil::Outer->value
             ? $this->title
             : $this->title.', '.str_replace('.', ' ', $this->index);
     }
 
-    /** How it differs; null where it is alike or one side has too few. */
-    public function compared(Group $one, Group $other): ?ComparedFigure
+    /**
+     * @param non-empty-list<Uncertain> $ofOne
+     * @param non-empty-list<Uncertain> $ofOther
+     */
+    public function compared(Group $one, array $ofOne, Group $other, array $ofOther): ComparedFigure
     {
-        if ($this->one === [] || $this->other === [] || Telling::between($this->one, $this->other) !== true) {
-            return null;
-        }
-        $difference = Uncertain::median($this->other)->minus(Uncertain::median($this->one));
+        $difference = Uncertain::median($ofOther)->minus(Uncertain::median($ofOne));
         $half = $difference->expanded()->base;
 
         return new ComparedFigure(
-            $this->code, $this->what(), $this->where, Side::of($one->name, $this->one), Side::of($other->name, $this->other), $difference,
+            $this->code, $this->what(), $this->where, Side::of($one->name, $ofOne), Side::of($other->name, $ofOther), $difference,
             $half > 0.0 ? abs($difference->base) / $half : null, array_values(array_unique($this->outside)), $this->fineness,
         );
     }

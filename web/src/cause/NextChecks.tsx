@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../shared/api';
 import { words } from '../shared/messages';
-import { useNextChecks } from '../shared/queries';
+import { recordedAt, useNextChecks } from '../shared/queries';
 
 type Outlook = Schemas['OutlookView'];
 
@@ -20,10 +20,8 @@ export function NextChecks({ caseId }: { caseId: string }) {
           <li key={one.check.code}>
             <span>
               <b>{one.check.label}</b>
-              {one.where !== '' && words.cause.at(one.where)}{' '}
-              <Link to={`/case/${caseId}/${one.step}${one.stations[0] === undefined ? '' : `?at=${one.stations[0]}`}`}>
-                {words.cause.recordIt(one.step)}
-              </Link>
+              {one.where !== '' && words.cause.at(one.where)} <Link to={recordedAt(caseId, one)}>{words.cause.recordIt(one.step)}</Link>
+              {one.check.reading !== '' && <small className="note">{one.check.reading}</small>}
               {one.check.destroys.length > 0 && <small className="note">{words.network.destroys(one.check.destroys)}</small>}
               {one.check.caution !== '' && <small className="wrong">{one.check.caution}</small>}
             </span>

@@ -73,7 +73,7 @@ const check = {
     days: 0,
     site: 'station',
     signs: [],
-    reading: '',
+    reading: 'Against the claim.',
     destroys: ['bright marks'],
     caution: 'Guard closed.',
   },
@@ -135,7 +135,8 @@ test('the board says who leads, what speaks for it and against it, and what is e
 test('what would tell most is said with what either result would do, and where it is recorded', async () => {
   openCase(<CauseBoard />, { get: served });
   const next = await screen.findByRole('region', { name: words.cause.nextChecks });
-  for (const said of ['5 min', 'Destroys bright marks.', 'Guard closed.']) expect(within(next).getByText(said)).toBeVisible();
+  for (const said of ['Against the claim.', '5 min', 'Destroys bright marks.', 'Guard closed.'])
+    expect(within(next).getByText(said)).toBeVisible();
   expect(next).toHaveTextContent('If height below the claim: installed height too small, 96 %');
   expect(next).toHaveTextContent('If none of it: nothing listed, 24 %');
   expect(within(next).getByRole('link', { name: 'record it: bench' })).toHaveAttribute('href', expect.stringMatching(/bench\?at=A2-E1$/));

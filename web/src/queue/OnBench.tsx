@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { HeadPlan } from '../draw/HeadPlan';
 import { words } from '../shared/messages';
-import { useNextChecks } from '../shared/queries';
+import { recordedAt, useNextChecks } from '../shared/queries';
 import { addressOf, numberOf, worstReading } from './row';
 import type { ShownRow } from './useQueue';
 
@@ -39,10 +39,7 @@ function WouldTell({ caseId }: { caseId: string }) {
   if (first === undefined) return null;
   return (
     <p className="quiet">
-      {words.queue.wouldTell}{' '}
-      <Link to={`/case/${caseId}/${first.step}${first.stations[0] === undefined ? '' : `?at=${first.stations[0]}`}`}>
-        {first.check.label}
-      </Link>
+      {words.queue.wouldTell} <Link to={recordedAt(caseId, first)}>{first.check.label}</Link>
       {first.where !== '' && words.cause.at(first.where)}, {words.cause.minutes(first.check.minutes, first.check.days)}.
     </p>
   );

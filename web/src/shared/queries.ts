@@ -52,6 +52,10 @@ export const useComparison = (id: string, one: string | null, other: string | nu
 export const useNextChecks = (id: string): UseQueryResult<Schemas['NextChecksView']> =>
   useQuery(ofCase(id, ['next-checks'], () => answer(api.GET('/api/cases/{id}/next-checks', { params: { path: { id } } }))));
 
+/** Where the result of a check is recorded: at the first of the stations where it would tell most. */
+export const recordedAt = (caseId: string, { step, stations: [first] }: Schemas['NextCheckView']): string =>
+  `/case/${caseId}/${step}${first === undefined ? '' : `?at=${first}`}`;
+
 /** Evidence for and against a cause: against nothing wrong, or against another cause. */
 export const useLedger = (id: string, cause: string | null, against: string | null = null): UseQueryResult<LedgerView> =>
   useQuery({
