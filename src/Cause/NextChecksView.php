@@ -10,8 +10,8 @@ use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Cause\NextCheck;
 use MuteTapper\Core\Cause\Outlook;
 use MuteTapper\Core\Cause\PlacedCause;
+use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Knowledge\Knowledge;
-use MuteTapper\Core\Knowledge\Sign;
 use OpenApi\Attributes as OA;
 
 /** What would change one's mind, worth most for its minutes first. */
@@ -42,23 +42,26 @@ final readonly class NextChecksView
 
             return new NextCheckView(
                 CheckView::of($one->check), $one->bits, $one->stations, $one->stations === [] ? '' : $words->labels($one->stations),
-                $sign->name, $outlook($one->found), $outlook($one->clear), self::step($sign, $assessment->knowledge),
+                $sign->name, $outlook($one->found), $outlook($one->clear), self::step($one, $assessment->knowledge),
             );
         }, array_slice($assessment->nextChecks(), 0, self::MOST)));
     }
 
-    /** Where a sign is recorded: on a sheet, as the answer to a question, or by looking. */
-    private static function step(Sign $sign, Knowledge $knowledge): string
+    /** Where a check is recorded: on the sheet or by the question of any of its signs, the most telling first; else by looking. */
+    private static function step(NextCheck $next, Knowledge $knowledge): string
     {
-        foreach ([...$sign->bench, ...$sign->measured] as $state) {
-            return AllSheets::get()->sheetOf($state->value)->step->value;
-        }
-        foreach ($knowledge->questions as $question) {
-            if (in_array($sign->code, $question->signs(), true)) {
-                return $question->step;
+        foreach ([$next->sign, ...$next->check->signs] as $code) {
+            $sign = $knowledge->signs[$code];
+            foreach ([...$sign->bench, ...$sign->measured] as $state) {
+                return AllSheets::get()->sheetOf($state->value)->step->value;
+            }
+            foreach ($knowledge->questions as $question) {
+                if (in_array($code, $question->signs(), true)) {
+                    return $question->step;
+                }
             }
         }
 
-        return $sign->parts[0]->value === 'running' ? 'story' : 'teardown';
+        return $knowledge->signs[$next->sign]->parts[0] === Part::Running ? 'story' : 'teardown';
     }
 }

@@ -234,6 +234,14 @@ final class PlacesTest extends AppTestCase
             $said[$name] = substr($ranking->get('sentence')->word(1000), 0, strlen($says[$name] ?? ''));
         }
         self::assertEquals($says, $said);
+        $single = Node::root($this->send('GET', '/api/cases'))->get('rows')->items()[0]->get('id')->word();
+        $checks = Node::root($this->send('GET', '/api/cases/'.$single.'/next-checks'))->get('checks')->items();
+        self::assertSame(
+            ['leak_down' => 'before', 'ignition_swap' => 'story', 'mirror' => 'teardown'],
+            array_column(array_map(static fn (Node $one): array => [
+                $one->get('check')->get('code')->word(), $one->get('step')->word(),
+            ], $checks), 1, 0), 'what would tell most of an engine that only called, and where each is recorded',
+        );
         self::assertStringContainsString('left out', self::command('demo:load')[1]);
         self::assertCount(count($says), Node::root($this->send('GET', '/api/cases'))->get('rows')->items());
     }
