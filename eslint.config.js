@@ -13,7 +13,7 @@ const FLOORS = [
   ['door'],
   ['keeping'],
   ['frame'],
-  ['engine', 'photograph', 'sheet', 'tried'],
+  ['chain', 'engine', 'photograph', 'sheet', 'tried'],
   [
     'before',
     'bench',

@@ -17,8 +17,12 @@ use MuteTapper\Core\Cause\NextCheck;
 use MuteTapper\Core\Cause\NextChecks;
 use MuteTapper\Core\Cause\PlacedCause;
 use MuteTapper\Core\Cause\Ranking;
+use MuteTapper\Core\Chain\Chain;
+use MuteTapper\Core\Chain\ChainEdit;
+use MuteTapper\Core\Chain\ChainMaker;
 use MuteTapper\Core\Compare\Mismatches;
 use MuteTapper\Core\Engine\Place;
+use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Knowledge\Knowledge;
 use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Teardown\HowFar;
@@ -87,6 +91,18 @@ final class Assessment
     public function ranking(): Ranking
     {
         return $this->ranking ??= new Ranking($this->model());
+    }
+
+    /** The chain of damage as it follows from the ranking. */
+    public function chain(): Chain
+    {
+        return ChainMaker::of($this->ranking());
+    }
+
+    /** @return list<ChainEdit> what people changed on it */
+    public function chainEdits(): array
+    {
+        return array_map(ChainEdit::of(...), $this->case->log->standing(EntryKind::Chain));
     }
 
     /** @return list<NextCheck> what would change one's mind, worth most first */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Assessment;
 
+use MuteTapper\Core\Chain\ChainEdit;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Entry\Answer;
@@ -51,6 +52,7 @@ final class EntryContent
             EntryKind::Task => Task::fromNode($data)->toArray(),
             EntryKind::Promise => Promise::fromNode($data)->toArray(),
             EntryKind::Report => LaboratoryReport::fromNode($data)->toArray(),
+            EntryKind::Chain => ChainEdit::fromNode($data)->toArray(),
             EntryKind::Reading, EntryKind::Claim, EntryKind::Finding, EntryKind::Look, EntryKind::Photograph, EntryKind::Withdrawal => null,
         };
     }

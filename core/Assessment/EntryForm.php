@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Assessment;
 
+use MuteTapper\Core\Chain\ChainEdit;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Engine\BuildPart;
 use MuteTapper\Core\Engine\Engine;
@@ -164,10 +165,21 @@ final readonly class EntryForm
             EntryKind::Task => Task::slot($index),
             EntryKind::Promise => Promise::slot(),
             EntryKind::Report => LaboratoryReport::slot($index),
+            EntryKind::Chain => self::chainSlot($entry),
             EntryKind::Reading, EntryKind::Claim, EntryKind::Look, EntryKind::Withdrawal => $slot,
         };
         if ($own === null || $own->index === '' || $own->toArray() !== $slot->toArray()) {
             throw BadDocument::at('/slot', sprintf('no %s is kept at %s.', $entry->kind->value, $slot->key()));
+        }
+    }
+
+    /** Null where its content cannot be read: that is said of the content. */
+    private static function chainSlot(Entry $entry): Slot
+    {
+        try {
+            return ChainEdit::of($entry)->slot();
+        } catch (BadDocument $problem) {
+            throw BadDocument::at('/data'.$problem->pointer, $problem->reason);
         }
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Assessment;
 
 use MuteTapper\Core\CaseFile\CaseFile;
+use MuteTapper\Core\Chain\ChainEdit;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
@@ -84,9 +85,27 @@ final readonly class EntryRules
                 ),
                 StepOrder::fromNode($entry->node())->codes, array_keys(StepOrder::fromNode($entry->node())->codes),
             ),
+            EntryKind::Chain => $this->chain($entry, $engine),
             default => null,
         };
         $this->check($entry, $engine);
+    }
+
+    /** @throws BadDocument */
+    private function chain(Entry $entry, Engine $engine): void
+    {
+        $edit = ChainEdit::of($entry);
+        foreach (['event' => $edit->event, 'to' => $edit->to] as $name => $code) {
+            if ($code !== null && !str_starts_with($code, ChainEdit::OWN)) {
+                self::listed(
+                    $this->knowledge->network->causes + $this->knowledge->network->events, $code, '/data/'.$name,
+                    'the catalogue has no cause or event “%s”.',
+                );
+            }
+        }
+        if ($edit->place !== null && $engine->placeLabel($edit->place) === null) {
+            throw BadDocument::at('/data/place', sprintf('this engine has no place “%s”.', $edit->place));
+        }
     }
 
     /**

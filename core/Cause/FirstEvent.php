@@ -80,10 +80,8 @@ final readonly class FirstEvent
         $stations = $member->extent->isElsewhere ? null : $member->extent->region;
         if ($stations?->count !== 1) {
             $stations = StationSet::none($model->ground->all->size);
-            foreach ($model->items as $laid) {
-                foreach ($laid->isPlaced ? $model->network->signLinks[$laid->item->sign] ?? [] : [] as $link) {
-                    $stations = $link->parent === $event ? $stations->or($laid->marked) : $stations;
-                }
+            foreach ($model->marksOf($event) as [$laid]) {
+                $stations = $laid->isPlaced ? $stations->or($laid->marked) : $stations;
             }
         }
 

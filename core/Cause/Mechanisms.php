@@ -68,10 +68,8 @@ final class Mechanisms
 
     private function hasOwnMark(string $event): bool
     {
-        foreach ($this->marks($event) as [$laid, $link]) {
-            $isSure = $laid->item->kind !== ItemKind::Bench || $laid->item->confidence >= self::ESTABLISHED;
-            $isOften = $link->strength->probability() >= Strength::Often->probability();
-            if ($laid->item->isPresent && !$laid->item->isReport && $isSure && $isOften) {
+        foreach ($this->model->marksOf($event) as [$laid, $link]) {
+            if (self::isOwnMark($laid, $link) && !$laid->item->isReport) {
                 return true;
             }
         }
@@ -79,13 +77,21 @@ final class Mechanisms
         return false;
     }
 
+    /** Whether what was recorded of a sign shows the cause or mechanism that left it: it is there surely, and is often left by it. */
+    public static function isOwnMark(LaidItem $laid, Link $link): bool
+    {
+        $isSure = $laid->item->kind !== ItemKind::Bench || $laid->item->confidence >= self::ESTABLISHED;
+
+        return $laid->item->isPresent && $isSure && $link->strength->probability() >= Strength::Often->probability();
+    }
+
     private function isDenied(string $event): bool
     {
         $marked = StationSet::none($this->model->ground->all->size);
-        foreach ($this->marks($event) as [$laid]) {
+        foreach ($this->model->marksOf($event) as [$laid]) {
             $marked = $marked->or($laid->marked);
         }
-        foreach ($this->marks($event) as [$laid, $link]) {
+        foreach ($this->model->marksOf($event) as [$laid, $link]) {
             if ($link->strength !== Strength::NearlyAlways || $laid->item->isPresent || $laid->item->isRelative) {
                 continue;
             }
@@ -97,20 +103,5 @@ final class Mechanisms
         }
 
         return false;
-    }
-
-    /** @return list<array{LaidItem, Link}> what was recorded of the signs that an event itself brings about */
-    private function marks(string $event): array
-    {
-        $marks = [];
-        foreach ($this->model->items as $laid) {
-            foreach ($this->model->network->signLinks[$laid->item->sign] ?? [] as $link) {
-                if ($link->parent === $event) {
-                    $marks[] = [$laid, $link];
-                }
-            }
-        }
-
-        return $marks;
     }
 }

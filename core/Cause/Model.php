@@ -206,6 +206,21 @@ final class Model
         return isset($this->eventNumbers[$event]) && $this->denied[$this->eventNumbers[$event]]->holds($stations);
     }
 
+    /** @return list<array{LaidItem, Link}> what was recorded of the signs that a cause or mechanism itself brings about */
+    public function marksOf(string $parent): array
+    {
+        $marks = [];
+        foreach ($this->items as $laid) {
+            foreach ($this->network->signLinks[$laid->item->sign] ?? [] as $link) {
+                if ($link->parent === $parent) {
+                    $marks[] = [$laid, $link];
+                }
+            }
+        }
+
+        return $marks;
+    }
+
     /** What the spread of its mechanism's marks adds to a present sign that a cause leads to: a factor, one where it leads elsewhere. */
     public function spread(string $sign, PlacedCause $placed): float
     {

@@ -45,6 +45,8 @@ enum EntryKind: string
     case Promise = 'promise';
     /** What a laboratory answered. */
     case Report = 'report';
+    /** A change of the chain of damage. */
+    case Chain = 'chain';
     /** Takes back the entry it supersedes; the slot is empty again. */
     case Withdrawal = 'withdrawal';
 }

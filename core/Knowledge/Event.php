@@ -12,6 +12,7 @@ final readonly class Event
     /**
      * @param list<string> $requires build flags without which it cannot happen
      * @param list<Link> $parents
+     * @param string|null $contained what commonly keeps it from doing further damage, which is no cure of its cause [practice]
      */
     private function __construct(
         public string $code,
@@ -19,6 +20,7 @@ final readonly class Event
         public EventMode $mode,
         public array $requires,
         public array $parents,
+        public ?string $contained = null,
     ) {
     }
 
@@ -30,6 +32,7 @@ final readonly class Event
             $node->get('mode')->choice(EventMode::class),
             $node->maybe('requires')?->words() ?? [],
             array_map(static fn (Node $link): Link => Link::fromNode($link), $node->get('parents')->items()),
+            $node->maybe('contained')?->word(1000),
         );
     }
 
@@ -40,6 +43,6 @@ final readonly class Event
      */
     public function after(array $parents): self
     {
-        return new self($this->code, $this->label, $this->mode, $this->requires, $parents);
+        return new self($this->code, $this->label, $this->mode, $this->requires, $parents, $this->contained);
     }
 }

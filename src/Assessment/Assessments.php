@@ -9,6 +9,7 @@ use MuteTapper\App\Knowledge\KnowledgeFiles;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
 use MuteTapper\Core\Assessment\Assessment;
+use MuteTapper\Core\Chain\ChainEdit;
 use Symfony\Contracts\Cache\CacheInterface;
 use Symfony\Contracts\Cache\ItemInterface;
 
@@ -20,7 +21,7 @@ final class Assessments
 {
     private const KEPT_SECONDS = 86400;
 
-    /** @var array<string, Assessment> by key */
+    /** @var array<string, Assessment> by content and revision */
     private array $assessments = [];
 
     public function __construct(
@@ -35,7 +36,7 @@ final class Assessments
 
     public function of(CaseRecord $case): Assessment
     {
-        return $this->assessments[$this->content($case)] ??= Assessment::of(
+        return $this->assessments[$this->content($case).$case->revision] ??= Assessment::of(
             $this->cases->file($case), $this->knowledge->current(), $this->solutions,
         );
     }
@@ -79,11 +80,14 @@ final class Assessments
 
     /**
      * Names all that is derived of a case as it stands: the heads of its entries, its descriptions, the knowledge, the core, and how much
-     * of what takes long is solved.
+     * of what takes long is solved. What people changed on the chain of damage is laid over what is derived, and changes none of it.
      */
     public function content(CaseRecord $case): string
     {
-        $heads = $this->connection->fetchFirstColumn('SELECT entry_id FROM slot_head WHERE case_id = ? ORDER BY first_seq', [$case->id]);
+        $heads = $this->connection->fetchFirstColumn(
+            'SELECT entry_id FROM slot_head WHERE case_id = ? AND slot_key NOT LIKE ? ORDER BY first_seq',
+            [$case->id, ChainEdit::slots().'%'],
+        );
 
         $solved = $this->connection->fetchOne(
             "SELECT moved_at FROM solving WHERE case_id = ? AND state NOT IN ('waiting', 'solving')", [$case->id],

@@ -67,11 +67,7 @@ final class LedgerPresenter
         return new LedgerLineView(
             $code, $sign->name, self::words($assessment, $item, $labels, $sign->name), $decibans, self::factor($decibans),
             $places, array_slice($labels, 0, self::MOST_PLACES),
-            match (true) {
-                $item->kind === ItemKind::Bench => 'bench',
-                $sign->parts[0]->value === 'running', $item->kind === ItemKind::Unanswered => 'story',
-                default => 'teardown',
-            },
+            WhereRecorded::step($assessment, $code),
             $sign->parts[0]->value, false, self::isByShopsWord($assessment, $ledger, $code),
         );
     }

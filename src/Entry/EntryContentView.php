@@ -56,6 +56,9 @@ use OpenApi\Attributes as OA;
             type: 'object',
         ),
     ),
+    new OA\Property('edit', type: 'string', enum: ['cut', 'link', 'order', 'event', 'first', 'older', 'both']),
+    new OA\Property('event', type: 'string'), new OA\Property('to', type: 'string'), new OA\Property('place', type: 'string'),
+    new OA\Property('known', description: 'how an added event is known', type: 'string', enum: ['seen', 'told', 'implied']),
     new OA\Property('fileName', type: 'string'), new OA\Property('format', type: 'object', additionalProperties: true),
     new OA\Property('thresholds', type: 'object', additionalProperties: true),
 ])]

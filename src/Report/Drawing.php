@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Report;
 
+use MuteTapper\App\Chain\ChainView;
 use MuteTapper\App\Engine\HeadPlanView;
 use MuteTapper\App\Photograph\MeasureView;
 use MuteTapper\App\Sheet\MarginView;
@@ -28,6 +29,11 @@ final readonly class Drawing implements \JsonSerializable
     public static function rule(MarginView $margin): self
     {
         return new self('rule', ['margin' => $margin, 'width' => 150, 'height' => 30]);
+    }
+
+    public static function chain(ChainView $chain): self
+    {
+        return new self('chain', ['chain' => $chain]);
     }
 
     /**

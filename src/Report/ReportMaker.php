@@ -10,6 +10,7 @@ use MuteTapper\App\Cause\Calls;
 use MuteTapper\App\Cause\LedgerPresenter;
 use MuteTapper\App\Cause\LedgerView;
 use MuteTapper\App\Cause\Rankings;
+use MuteTapper\App\Chain\Chains;
 use MuteTapper\App\Engine\EngineView;
 use MuteTapper\App\Engine\HeadPlanView;
 use MuteTapper\App\Paper\PaperMaker;
@@ -44,6 +45,7 @@ final readonly class ReportMaker implements PaperMaker
         private Cases $cases,
         private Assessments $assessments,
         private Rankings $rankings,
+        private Chains $chains,
         private Calls $calls,
         private ReportPictures $pictures,
         private EntityManagerInterface $entities,
@@ -90,6 +92,7 @@ final readonly class ReportMaker implements PaperMaker
         $case = $assessment->case;
         $story = $this->cases->story($record);
         $ranking = $this->rankings->of($record);
+        $chain = $this->chains->of($record);
         $tables = new SheetTables($assessment);
         $signed = $this->calls->signed($record);
         $call = $signed->call ?? $this->calls->of($record);
@@ -103,6 +106,7 @@ final readonly class ReportMaker implements PaperMaker
         $photographs = $this->photographs($case);
         $drawn = $this->drawings->of([
             'plan' => Drawing::plan(HeadPlanView::of(HeadPlan::of($case->engine)), $progress->worst(), $story->failed),
+            ...$chain->events === [] ? [] : ['chain' => Drawing::chain($chain)],
             ...self::numbered('margins/', array_map(Drawing::rule(...), $margins)),
             ...self::numbered('before/', array_map(Drawing::rule(...), $before)),
             ...array_filter(array_column($photographs, 'drawing', 'sha256')),
@@ -122,6 +126,7 @@ final readonly class ReportMaker implements PaperMaker
             'signed' => $signed,
             'calledCauses' => array_map($assessment->knowledge->network->nameOf(...), $call->causes ?? []),
             'ranking' => $ranking,
+            'chain' => $chain,
             'ledgers' => $this->ledgers($assessment, $call->causes ?? $ranking->leading),
             'findings' => $this->findings($assessment),
             'photographs' => $this->pictures($photographs, $drawn, $told),

@@ -10,6 +10,7 @@ use MuteTapper\App\Cause\LedgerPresenter;
 use MuteTapper\App\Cause\LedgerView;
 use MuteTapper\App\Cause\NextChecksView;
 use MuteTapper\App\Cause\RankingView;
+use MuteTapper\App\Chain\ChainView;
 use MuteTapper\App\Knowledge\KnowledgeFiles;
 use MuteTapper\App\Shared\JsonCommand;
 use MuteTapper\App\Sheet\SheetPresenter;
@@ -58,18 +59,19 @@ final class AssessCommand extends JsonCommand
         $next = $progress->nextAct();
         $ranking = $assessment->ranking();
         $revision = count($case->log->entries);
+        $rankingView = RankingView::of($assessment, $ranking, $revision);
 
         return new AssessmentView(
             $revision, $sheets,
             new SpringMarginsView(
                 $revision, [...($sheets['springs'] ?? null)->margins ?? [], ...($sheets['heights'] ?? null)->margins ?? []],
             ),
-            RankingView::of($assessment, $ranking, $revision),
+            $rankingView,
             array_map(
                 static fn (string $cause): LedgerView => LedgerPresenter::view($assessment, $assessment->ledger($cause)),
                 $ranking->leading(),
             ),
-            NextChecksView::of($assessment),
+            NextChecksView::of($assessment), ChainView::of($assessment, $assessment->chain(), $rankingView),
             array_map(
                 static fn (StepProgress $step): StepView => new StepView(
                     $step->step->value, $step->step->label(), $step->done, $step->left, $step->isOverdue,

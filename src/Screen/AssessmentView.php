@@ -8,6 +8,7 @@ use MuteTapper\App\Assessment\NextActView;
 use MuteTapper\App\Cause\LedgerView;
 use MuteTapper\App\Cause\NextChecksView;
 use MuteTapper\App\Cause\RankingView;
+use MuteTapper\App\Chain\ChainView;
 use MuteTapper\App\Sheet\SheetView;
 use OpenApi\Attributes as OA;
 
@@ -30,6 +31,7 @@ final readonly class AssessmentView
         public RankingView $ranking,
         public array $ledgers,
         public NextChecksView $nextChecks,
+        public ChainView $chain,
         public array $progress,
         public NextActView $next,
     ) {

@@ -70,6 +70,14 @@ final class WorkTest extends AppTestCase
             'task', ['engine', 'schedule', 'task', 't1'], ['label' => 'Soak', 'kind' => 'work', 'leastDays' => 1, 'mostDays' => 2],
         ];
         yield 'a promise' => ['promise', ['engine', 'schedule', 'promise'], ['date' => '2026-12-24']];
+        yield 'a cut in the chain' => [
+            'chain', ['engine', 'chain', 'cut', 'float.seat_hammer'],
+            ['edit' => 'cut', 'event' => 'float', 'to' => 'seat_hammer', 'words' => 'old wear'],
+        ];
+        yield 'an event of the chain' => [
+            'chain', ['engine', 'chain', 'event', 'own-1'],
+            ['edit' => 'event', 'event' => 'own-1', 'words' => 'crown struck', 'known' => 'seen', 'place' => 'A1-E1'],
+        ];
         yield 'a drawing' => [
             'annotation', ['A1-E1', 'spring', 'annotation', 'a1'],
             ['sha256' => str_repeat('b', 64), 'shape' => 'scale', 'points' => [[0, 0], [150, 0]], 'text' => '0.250'],

@@ -29,6 +29,7 @@ final class FloorPlan
             ['Sheet'],
             self::TRADES,
             ['Cause', 'Compare'],
+            ['Chain'],
             ['Assessment'],
         ],
         self::APP => [
@@ -37,7 +38,7 @@ final class FloorPlan
             ['Library'],
             ['Assessment', 'CaseFile', 'Entry', 'Gauge', 'Paper', 'Photograph', 'RunLog', 'Timeline'],
             ['Before', 'Cause', 'Schedule', 'Sheet', 'Tried'],
-            ['Clearance', 'Compare', 'Motion', 'Queue', 'Spring', 'Teardown'],
+            ['Chain', 'Clearance', 'Compare', 'Motion', 'Queue', 'Spring', 'Teardown'],
             ['Report', 'Screen'],
         ],
     ];

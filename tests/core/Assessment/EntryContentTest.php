@@ -62,6 +62,10 @@ final class EntryContentTest extends TestCase
         yield 'drawing' => [EntryKind::Annotation, $drawing];
         yield 'task' => [EntryKind::Task, ['label' => 'x', 'kind' => 'parts', 'leastDays' => 1, 'after' => ['y'], 'due' => '2026-12-01']];
         yield 'promise' => [EntryKind::Promise, ['date' => '2026-12-24']];
+        yield 'chain' => [EntryKind::Chain, ['edit' => 'cut', 'event' => 'float', 'to' => 'seat_hammer', 'words' => ' not so ']];
+        yield 'added to the chain' => [
+            EntryKind::Chain, ['edit' => 'event', 'event' => 'own-1', 'words' => 'x', 'known' => 'told', 'place' => 'A1-E1'],
+        ];
         yield 'report' => [EntryKind::Report, ['laboratory' => 'lab', 'words' => 'x', 'results' => [['name' => 'iron', 'value' => '7']]]];
     }
 

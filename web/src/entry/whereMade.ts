@@ -22,6 +22,7 @@ const BY_KIND: Record<Exclude<Kind, 'reading' | 'answer' | 'finding' | 'withdraw
   task: 'schedule',
   promise: 'schedule',
   report: 'schedule',
+  chain: 'cause/chain',
 };
 
 /** Sections of the tests before teardown, by the sheet. */

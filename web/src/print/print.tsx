@@ -1,15 +1,19 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { ReactElement } from 'react';
+import { ChainGraph, sizeOf } from '../draw/ChainGraph';
+import { laidOut, type ChainView } from '../draw/chainLayout';
 import { PlanDrawing, severityReading } from '../draw/HeadPlan';
 import { MarginRule } from '../draw/MarginRule';
 import tokens from '../look/tokens.json';
 import { Drawn, type Measure } from '../photograph/Drawn';
 import type { MarginView, PlanView } from '../shared/api';
+import { words } from '../shared/messages';
 
 /** A drawing asked for: what its component needs, and nothing that the component would have to work out. */
 export type Wanted =
   | { kind: 'plan'; plan: PlanView; worst: Record<string, number>; failed: string[]; label: string }
   | { kind: 'rule'; margin: MarginView; width: number; height: number }
+  | { kind: 'chain'; chain: ChainView }
   | { kind: 'picture'; width: number; height: number; drawn: Measure[] };
 
 /** Paper is the light theme on white. */
@@ -35,6 +39,8 @@ function component(wanted: Wanted): ReactElement {
       );
     case 'rule':
       return <MarginRule margin={wanted.margin} width={wanted.width} height={wanted.height} bare />;
+    case 'chain':
+      return <ChainGraph chain={wanted.chain} words={words.chain.drawn} label={words.chain.title} />;
     case 'picture': {
       const marks = wanted.drawn.filter((one) => one.shape === 'mark');
       return (
@@ -50,7 +56,7 @@ function component(wanted: Wanted): ReactElement {
 
 /** The drawing of the screen as an SVG document of its own, in the colours of paper. */
 export function printed(wanted: Wanted): string {
-  const box = wanted.kind === 'plan' ? wanted.plan : wanted;
+  const box = wanted.kind === 'plan' ? wanted.plan : wanted.kind === 'chain' ? sizeOf(laidOut(wanted.chain)) : wanted;
   const sized = `<svg xmlns="http://www.w3.org/2000/svg" width="${box.width}" height="${box.height}" `;
   return renderToStaticMarkup(component(wanted))
     .replace(/^<svg (?:width="\S+" height="\S+" )?/, sized)

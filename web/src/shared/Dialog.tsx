@@ -1,5 +1,5 @@
 import { Modal } from 'antd';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 
 interface Props {
   open: boolean;
@@ -13,10 +13,14 @@ interface Props {
   children: ReactNode;
 }
 
-/** A dialog as all of ours are: without buttons of its own and without motion; while it is closed it costs nothing. */
+/**
+ * A dialog as all of ours are: without buttons of its own and without motion; while it is closed it costs nothing. The hand comes to what
+ * is marked `data-first` within.
+ */
 export const Dialog = ({ open, ...opened }: Props): ReactNode => (open ? <Opened {...opened} /> : null);
 
 function Opened({ title, onClose, width = 520, byEscape = true, scope, children }: Omit<Props, 'open'>) {
+  const within = useRef<HTMLDivElement>(null);
   // The hand goes back to where it was.
   const [before] = useState(() => document.activeElement);
   useEffect(
@@ -36,8 +40,13 @@ function Opened({ title, onClose, width = 520, byEscape = true, scope, children 
       transitionName=""
       maskTransitionName=""
       centered
+      afterOpenChange={(isOpen) => {
+        if (isOpen) within.current?.querySelector<HTMLElement>('[data-first]')?.focus();
+      }}
     >
-      <div className={scope}>{children}</div>
+      <div className={scope} ref={within}>
+        {children}
+      </div>
     </Modal>
   );
 }

@@ -1,4 +1,4 @@
-import { useQueries, useQuery, type Query, type QueryClient, type UseQueryResult } from '@tanstack/react-query';
+import { keepPreviousData, useQueries, useQuery, type Query, type QueryClient, type UseQueryResult } from '@tanstack/react-query';
 import { answer, api, type CaseView, type LedgerView, type RankingView, type Schemas } from './api';
 
 export const caseKey = (id: string): string[] => ['case', id];
@@ -33,6 +33,13 @@ const ofCase = <T>(id: string, name: readonly unknown[], queryFn: () => Promise<
 
 export const useRanking = (id: string): UseQueryResult<RankingView> =>
   useQuery(ofCase(id, ['ranking'], () => answer(api.GET('/api/cases/{id}/ranking', { params: { path: { id } } }))));
+
+/** @param changes names what people changed on it: what was stored is seen at once */
+export const useChain = (id: string, changes: string): UseQueryResult<Schemas['ChainView']> =>
+  useQuery({
+    ...ofCase(id, ['chain', changes], () => answer(api.GET('/api/cases/{id}/chain', { params: { path: { id } } }))),
+    placeholderData: keepPreviousData,
+  });
 
 export type Group = Schemas['GroupView'];
 
