@@ -25,6 +25,11 @@ final readonly class DocumentRules
                 throw BadDocument::at($pointer.'/causes/'.$i, sprintf('there is no cause “%s”.', $cause));
             }
         }
+        foreach ($call->ruledOut as $i => $one) {
+            if (!isset($this->knowledge->network->causes[$one->cause])) {
+                throw BadDocument::at($pointer.'/ruledOut/'.$i.'/cause', sprintf('there is no cause “%s”.', $one->cause));
+            }
+        }
     }
 
     /** @throws BadDocument when no limit is set by the school, or there is no such limit */

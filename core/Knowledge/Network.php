@@ -26,10 +26,10 @@ final readonly class Network
     {
     }
 
-    /** Name of a called cause; one that is not in the catalogue any more keeps its code. */
-    public function nameOf(string $cause): string
+    /** Name of a called cause, or of the mechanism that it began with; one that is not in the catalogue any more keeps its code. */
+    public function nameOf(string $code): string
     {
-        return $cause === self::NOT_LISTED ? 'Something not listed' : ($this->causes[$cause]->label ?? $cause);
+        return $code === self::NOT_LISTED ? 'Something not listed' : $this->causes[$code]->label ?? $this->events[$code]->label ?? $code;
     }
 
     /**

@@ -24,6 +24,11 @@ final readonly class UnlikeEight
                 'note' => 'No stripe; the other bank’s have one.',
             ];
         }
+        foreach (['B1-E1', 'B2-E1'] as $place) {
+            $findings[] = ['place' => $place, 'part' => 'valve', 'sign' => 'tip_peened', 'severity' => 2];
+            $findings[] = ['place' => $place, 'part' => 'valve', 'sign' => 'face_hammered', 'severity' => 2];
+            $findings[] = ['place' => $place, 'part' => 'lobe', 'sign' => 'flank_landing', 'severity' => 1];
+        }
         $findings[] = ['place' => 'engine', 'part' => 'running', 'sign' => 'overspeed_seen', 'severity' => 0];
         $findings[] = ['place' => 'engine', 'part' => 'running', 'sign' => 'misfire_high', 'severity' => 2];
         $findings[] = ['place' => 'engine', 'part' => 'running', 'sign' => 'sudden_stop', 'severity' => 0];

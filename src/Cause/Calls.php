@@ -16,6 +16,7 @@ use MuteTapper\Core\CaseFile\Call;
 use MuteTapper\Core\CaseFile\SignedContent;
 use MuteTapper\Core\Document\Node;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Symfony\Component\Uid\Uuid;
 
 /** The analyst's call: written, then signed with a frozen copy of what the ranking said. */
@@ -24,6 +25,7 @@ final readonly class Calls
     /** What the screens send where no name was said. */
     private const NOBODY = 'not named';
 
+    /** @param iterable<SignedWith> $beside */
     public function __construct(
         private EntityManagerInterface $entities,
         private Cases $cases,
@@ -32,6 +34,7 @@ final readonly class Calls
         private Rankings $rankings,
         private KnowledgeFiles $knowledge,
         private ClockInterface $clock,
+        #[AutowireIterator(SignedWith::class)] private iterable $beside,
     ) {
     }
 
@@ -40,18 +43,26 @@ final readonly class Calls
         return $case->callDocument === null ? null : CallView::of(Call::fromNode(Node::root($case->callDocument)));
     }
 
+    /** The last signed call. */
     public function signed(CaseRecord $case): ?SignedCallView
     {
-        $signed = $this->cases->signedCall($case);
-        if ($signed === null) {
-            return null;
-        }
-        $content = SignedContent::fromNode(Node::root($signed->content));
+        return $this->allSigned($case)[0] ?? null;
+    }
 
-        return new SignedCallView(
-            CallView::of($content->call), $signed->by, $signed->at->format(\DATE_ATOM), $content->sentence, $content->revision,
-            $case->signedVersion === $case->callVersion,
-        );
+    /** @return list<SignedCallView> every signed call, the last first: each supersedes those after it */
+    public function allSigned(CaseRecord $case): array
+    {
+        $views = [];
+        foreach ($this->cases->signedCalls($case) as $signed) {
+            $content = SignedContent::fromNode(Node::root($signed->content));
+            $views[] = new SignedCallView(
+                CallView::of($content->call), $signed->by, $signed->at->format(\DATE_ATOM), $content->sentence, $content->revision,
+                $views === [] && $case->signedVersion === $case->callVersion, $content->departs(),
+                Call::sure($content->call->confidence),
+            );
+        }
+
+        return $views;
     }
 
     /** @throws Problem when the call is not complete, or was changed after it was looked at */
@@ -99,7 +110,12 @@ final readonly class Calls
             }
         }
 
-        return Node::root(json_decode(json_encode([
+        $beside = [];
+        foreach ($this->beside as $one) {
+            $beside[$one->name()] = $one->shown($case);
+        }
+
+        return Node::root(json_decode(json_encode($beside + [
             'call' => $call->toArray(),
             'ranking' => $this->rankings->of($case),
             'ledgers' => $ledgers,

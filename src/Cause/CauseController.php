@@ -12,7 +12,7 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** The cause board: ranking and ledger. */
+/** The cause board: ranking, ledger, next checks, signed calls. */
 #[Route('/api/cases/{id}')]
 final class CauseController
 {
@@ -23,6 +23,18 @@ final class CauseController
     public function ranking(CaseRecord $case, Rankings $rankings): JsonResponse
     {
         return new JsonResponse($rankings->of($case));
+    }
+
+    #[Route('/calls', methods: ['GET'])]
+    #[OA\Get(path: '/api/cases/{id}/calls', operationId: 'listCalls', responses: [
+        new OA\Response(
+            response: 200, description: 'signed calls, the last first',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: SignedCallView::class)),
+        ),
+    ])]
+    public function calls(CaseRecord $case, Calls $calls): JsonResponse
+    {
+        return new JsonResponse($calls->allSigned($case));
     }
 
     #[Route('/next-checks', methods: ['GET'])]

@@ -7,6 +7,7 @@ namespace MuteTapper\App\Cause;
 use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Cause\Explanation;
 use MuteTapper\Core\Cause\FurtherCause;
+use MuteTapper\Core\Cause\Item;
 use MuteTapper\Core\Cause\ItemKind;
 use MuteTapper\Core\Cause\LeftOver;
 use MuteTapper\Core\Cause\PlacedCause;
@@ -29,6 +30,7 @@ final readonly class RankingView
      * @param list<ExclusionView> $excluded
      * @param list<LeftOverView> $leftOver what the leading explanation does not explain
      * @param list<FurtherCauseView> $further what else may be wrong beside it
+     * @param array<string, string> $evidence a mark of what is known of each sign, by its code: another where that changed
      */
     private function __construct(
         public int $revision,
@@ -47,6 +49,8 @@ final readonly class RankingView
         public array $excluded,
         public array $leftOver,
         public array $further,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))]
+        public array $evidence,
         #[OA\Property(description: 'signs recorded as present')]
         public int $present,
         #[OA\Property(description: 'signs looked for and absent')]
@@ -97,6 +101,7 @@ final readonly class RankingView
                 $one->explains === null ? '' : $assessment->knowledge->signs[$one->explains]->name,
                 $network->causes[$one->placed->cause]->outside,
             ), $ranking->further()),
+            array_map(self::mark(...), $items),
             $present, count($items) - $present,
         );
     }
@@ -107,7 +112,7 @@ final readonly class RankingView
         return new self(
             $revision, $this->knowledge, $this->standing, $this->sentence, $this->causes, $this->leading, $this->open, $this->hearsay,
             $this->explanations, $this->unexplained, $this->mechanisms, $this->firstEvent, $this->excluded, $this->leftOver, $this->further,
-            $this->present, $this->absent,
+            $this->evidence, $this->present, $this->absent,
         );
     }
 
@@ -132,6 +137,14 @@ final readonly class RankingView
         }
 
         return $views;
+    }
+
+    private static function mark(Item $item): string
+    {
+        $sites = array_map(static fn (float $confidence): string => number_format($confidence, 2), $item->sites);
+        ksort($sites);
+
+        return substr(hash('sha256', json_encode([$sites, $item->severity], \JSON_THROW_ON_ERROR)), 0, 8);
     }
 
     private static function firstEvent(Assessment $assessment, Ranking $ranking): ?FirstEventView

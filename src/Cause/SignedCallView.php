@@ -19,6 +19,10 @@ final readonly class SignedCallView
         public int $revision,
         #[OA\Property(description: 'whether the call stands as it was signed')]
         public bool $stands,
+        #[OA\Property(description: 'whether it names something that the ranking did not')]
+        public bool $departs,
+        #[OA\Property(description: 'how sure, in words')]
+        public string $sure,
     ) {
     }
 }

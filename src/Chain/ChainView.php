@@ -73,4 +73,16 @@ final readonly class ChainView
             $contained, array_map(static fn (LeftOverView $left): string => $left->words, $ranking->leftOver),
         );
     }
+
+    /** What an event of it is called; null where it has none of that code. */
+    public function label(string $code): ?string
+    {
+        foreach ($this->events as $event) {
+            if ($event->code === $code) {
+                return $event->label;
+            }
+        }
+
+        return null;
+    }
 }

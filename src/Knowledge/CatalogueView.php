@@ -17,6 +17,7 @@ final readonly class CatalogueView
      * @param list<SchoolView> $schools
      * @param list<QuestionView> $questions of the story
      * @param list<AskedView> $asked
+     * @param list<SureView> $sure the surest first
      */
     public function __construct(
         public string $hash,
@@ -26,6 +27,7 @@ final readonly class CatalogueView
         public array $schools,
         public array $questions,
         public array $asked,
+        public array $sure,
     ) {
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\App\Knowledge;
 
 use MuteTapper\Core\Assessment\AllSheets;
+use MuteTapper\Core\CaseFile\Call;
 use MuteTapper\Core\CaseFile\Story;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Entry\Gauge;
@@ -73,6 +74,9 @@ final class KnowledgeController
             new CatalogueView(
                 $knowledge->hash, $signs, $columns, $gauges, $schools, $questions,
                 array_map(AskedView::of(...), array_values($knowledge->questions)),
+                array_map(
+                    static fn (int $least, string $words): SureView => new SureView($least, $words), array_keys(Call::SURE), Call::SURE,
+                ),
             ),
         );
         $response->setEtag($files->tag());

@@ -68,6 +68,12 @@ final readonly class Cases
     /** The call that holds: the last in the order of signing, whatever clocks say. */
     public function signedCall(CaseRecord $case): ?SignedCall
     {
-        return $this->entities->getRepository(SignedCall::class)->findOneBy(['case' => $case], ['seq' => 'DESC']);
+        return $this->signedCalls($case)[0] ?? null;
+    }
+
+    /** @return list<SignedCall> the last first */
+    public function signedCalls(CaseRecord $case): array
+    {
+        return $this->entities->getRepository(SignedCall::class)->findBy(['case' => $case], ['seq' => 'DESC']);
     }
 }

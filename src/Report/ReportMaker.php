@@ -10,6 +10,7 @@ use MuteTapper\App\Cause\Calls;
 use MuteTapper\App\Cause\LedgerPresenter;
 use MuteTapper\App\Cause\LedgerView;
 use MuteTapper\App\Cause\Rankings;
+use MuteTapper\App\Cause\RuledOutView;
 use MuteTapper\App\Chain\Chains;
 use MuteTapper\App\Engine\EngineView;
 use MuteTapper\App\Engine\HeadPlanView;
@@ -22,6 +23,7 @@ use MuteTapper\App\Shared\Pdf;
 use MuteTapper\App\Teardown\TeardownPresenter;
 use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Assessment\Progress;
+use MuteTapper\Core\CaseFile\Call;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\CaseFile\Story;
@@ -94,8 +96,10 @@ final readonly class ReportMaker implements PaperMaker
         $ranking = $this->rankings->of($record);
         $chain = $this->chains->of($record);
         $tables = new SheetTables($assessment);
-        $signed = $this->calls->signed($record);
+        $superseded = $this->calls->allSigned($record);
+        $signed = array_shift($superseded);
         $call = $signed->call ?? $this->calls->of($record);
+        $network = $assessment->knowledge->network;
         $progress = Progress::of($case, $assessment->bench->sheets, $story, $call !== null, $signed !== null);
         $margins = $tables->margins(
             Step::Bench,
@@ -124,7 +128,14 @@ final readonly class ReportMaker implements PaperMaker
             'questions' => Story::QUESTIONS,
             'call' => $call,
             'signed' => $signed,
-            'calledCauses' => array_map($assessment->knowledge->network->nameOf(...), $call->causes ?? []),
+            'calledCauses' => array_map($network->nameOf(...), $call->causes ?? []),
+            'beganWith' => $call?->firstEvent === null ? null : $chain->label($call->firstEvent) ?? $network->nameOf($call->firstEvent),
+            'sure' => Call::sure($call?->confidence),
+            'ruledOut' => array_map(
+                static fn (RuledOutView $one): array => ['name' => $network->nameOf($one->cause), 'why' => $one->why],
+                $call->ruledOut ?? [],
+            ),
+            'superseded' => $superseded,
             'ranking' => $ranking,
             'chain' => $chain,
             'ledgers' => $this->ledgers($assessment, $call->causes ?? $ranking->leading),

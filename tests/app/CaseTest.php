@@ -213,10 +213,14 @@ final class CaseTest extends AppTestCase
         $this->send('POST', "/api/cases/$id/call/signature", ['by' => 'tests'], 422, ['If-Match' => '"1"']);
         $this->send(
             'PUT', "/api/cases/$id/call",
-            ['causes' => ['element_stuck_up'], 'words' => 'I think otherwise.', 'confidence' => 55, 'by' => 'tests'], 200,
-            ['If-Match' => '"1"'],
+            [
+                'causes' => ['element_stuck_up'], 'words' => 'I think otherwise.', 'confidence' => 55, 'by' => 'tests',
+                'firstEvent' => 'valve_held_open', 'open' => 'Oil report.',
+                'ruledOut' => [['cause' => 'over_speed', 'why' => 'The log stays below 6,000.']],
+            ], 200, ['If-Match' => '"1"'],
         );
         $signed = $this->send('POST', "/api/cases/$id/call/signature", ['by' => 'tests'], 200, ['If-Match' => '"2"']);
+        $marks = self::at($this->send('GET', "/api/cases/$id/ranking"), 'evidence')->map();
         self::assertIsArray($signed['signed']);
         self::assertStringContainsString('Installed height too small (3E) leads', self::at($signed, 'signed/rankingSentence')->text());
         $this->send(
@@ -227,8 +231,55 @@ final class CaseTest extends AppTestCase
         self::assertIsArray($after['signed']);
         self::assertSame(self::at($signed, 'signed/rankingSentence')->text(), self::at($after, 'signed/rankingSentence')->text());
         $ranking = $this->send('GET', "/api/cases/$id/ranking");
+        $changed = array_keys(array_diff_assoc($marks, self::at($ranking, 'evidence')->map()));
+        self::assertContains('height_short', $changed, 'the mark of a sign changes with what is known of it');
+        self::assertNotContains('coils_bright', $changed);
+        self::assertTrue(self::at($after, 'signed/departs')->flag(), 'the ranking led with something else: both stand');
+        self::assertSame('even odds', self::at($after, 'signed/sure')->text());
         self::assertIsString($ranking['sentence']);
         self::assertStringNotContainsString('Installed height too small leads', $ranking['sentence']);
+    }
+
+    /** A call that is signed anew supersedes the one before, which stays, as the report says too. */
+    public function testASignedCallIsSupersededNotReplaced(): void
+    {
+        $this->send('POST', '/api/cases/import?by=tests', self::sample(), 201);
+        $case = '/api/cases/01900000-0000-7000-8000-00000000aaaa';
+        $call = [
+            'causes' => ['installed_height_small'], 'words' => 'Too short.', 'confidence' => 85, 'by' => 'tests',
+            'firstEvent' => 'coil_bind', 'ruledOut' => [['cause' => 'over_speed', 'why' => 'The log stays below 6,000.']],
+            'open' => 'Who shimmed it.',
+        ];
+        $this->send('PUT', $case.'/call', $call, 200, ['If-Match' => '"1"']);
+        $this->send('POST', $case.'/call/signature', ['by' => 'A'], 200, ['If-Match' => '"2"']);
+        $changed = $this->send('PUT', $case.'/call', ['words' => 'Too short by 0.080.'] + $call, 200, ['If-Match' => '"2"']);
+        self::assertFalse(self::at($changed, 'signed/stands')->flag());
+        $this->send('POST', $case.'/call/signature', ['by' => 'B'], 200, ['If-Match' => '"3"']);
+
+        $signed = Node::root(['calls' => $this->send('GET', $case.'/calls')])->get('calls')->items();
+        self::assertSame(
+            [['B', 'Too short by 0.080.', true, false], ['A', 'Too short.', false, false]], array_map(static fn (Node $one): array => [
+                $one->get('by')->text(), $one->get('call')->get('words')->text(), $one->get('stands')->flag(), $one->get('departs')->flag(),
+            ], $signed),
+        );
+        $this->client->request('GET', $case.'/report.html');
+        $report = html_entity_decode((string) $this->client->getResponse()->getContent());
+        foreach ([
+            'It began with: Spring goes solid (coil bind)', '85 % sure (very likely)', 'Over-speed with healthy springs',
+            'The log stays below 6,000.', 'Who shimmed it.', 'Superseded: signed by A', '“Too short.”',
+        ] as $words) {
+            self::assertStringContainsString($words, $report);
+        }
+        $export = $this->send('GET', $case.'/case.json');
+        self::assertSame('coil_bind', self::at($export, 'call/firstEvent')->text());
+        self::assertSame('coil_bind', self::at($export, 'signed_calls/1/content/chain/first')->text(), 'the chain is kept as it was shown');
+
+        $unknown = ['ruledOut' => [['cause' => 'gremlins', 'why' => '']]] + $call;
+        $refused = $this->send('PUT', $case.'/call', $unknown, 422, ['If-Match' => '"3"']);
+        self::assertStringContainsString('there is no cause “gremlins”', self::at($refused, 'reason')->text());
+        $both = ['ruledOut' => [['cause' => 'installed_height_small', 'why' => '']]] + $call;
+        $refused = $this->send('PUT', $case.'/call', $both, 422, ['If-Match' => '"3"']);
+        self::assertStringContainsString('is called and ruled out', self::at($refused, 'reason')->text());
     }
 
     public function testThePageOfCalculationsIsUpToDate(): void

@@ -98,7 +98,7 @@ test('a coil-bound spring, from the first click to the report', async ({ page, b
   await expect(ledger).toContainText('adjacent coils bright on facing sides, heavy, 4E');
 
   // The call.
-  await page.getByLabel('First event, in your judgement').click();
+  await page.getByLabel('Cause, in your judgement').click();
   await page.keyboard.type('Installed');
   await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');

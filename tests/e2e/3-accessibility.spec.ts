@@ -92,7 +92,8 @@ const OPENED: readonly [place: string, name: string, open: (page: Page) => Promi
   ['bench/valves.', 'other schools', pressed(/^Other schools/)],
   ['bench', 'margins of the plan', choice('Which margin the plan shows')],
   ['story/engine', 'engine', (page) => page.getByRole('combobox').first().click()],
-  ['cause', 'first event', choice('First event, in your judgement')],
+  ['cause', 'cause called', choice('Cause, in your judgement')],
+  ['cause/chain?event=float', 'event added to the chain', pressed(/^Add an event/)],
   ['schedule', 'kind of work', (page) => page.getByRole('combobox').first().click()],
 ];
 
@@ -107,6 +108,7 @@ const PLACES = [
   ...['margins', 'station?at=A1-E1', 'fit', 'departures', 'kind', 'guides', 'springs'].map((section) => `clearances/${section}`),
   'compare',
   'cause',
+  'cause/chain?event=float',
   ...['lift?at=A1-E1', 'sweep?at=A1-E1', 'piston'].map((section) => `motion/${section}`),
   'report',
   'schedule',

@@ -98,7 +98,7 @@ test('a case from first click to signed call, by keyboard alone', async ({ page 
   await tabTo(page, page.getByRole('link', { name: /8 Cause/ }), 'Shift+Tab');
   await keyboard.press('Enter');
   await expect(page.getByText(/Established: spring goes solid \(coil bind\)/)).toBeVisible();
-  await tabTo(page, page.getByLabel('First event, in your judgement'));
+  await tabTo(page, page.getByLabel('Cause, in your judgement'));
   await keyboard.type('Installed');
   await keyboard.press('Enter');
   await keyboard.press('Escape');

@@ -1,34 +1,55 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Button, Input, Select, Slider } from 'antd';
 import { useMemo, useState } from 'react';
+import { storedChanges } from '../chain/edits';
 import { Theirs } from '../entry/Theirs';
 import { useBench } from '../entry/useBench';
 import { useDocument } from '../entry/useDocument';
 import { answer, api, Refused, type CaseView, type RankingView } from '../shared/api';
+import { Choice } from '../shared/Choice';
 import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
-import { when } from '../shared/days';
 import { author, usePerson } from '../shared/person';
-import { caseChanged, refetchCase } from '../shared/queries';
+import { caseChanged, refetchCase, useCatalogue, useChain } from '../shared/queries';
+import { RuledOut, type Ruled } from './RuledOut';
+import { SignedCalls } from './SignedCalls';
 
 interface Draft {
   causes: string[];
   words: string;
   confidence: number | null;
+  firstEvent: string | null;
+  ruledOut: Ruled[];
+  open: string;
 }
 
-const draftOf = (view: CaseView): Draft => ({
-  causes: view.call?.causes ?? [],
-  words: view.call?.words ?? '',
-  confidence: view.call?.confidence ?? null,
-});
+const EMPTY: Draft = { causes: [], words: '', confidence: null, firstEvent: null, ruledOut: [], open: '' };
+
+const draftOf = ({ call }: CaseView): Draft =>
+  call === null
+    ? EMPTY
+    : {
+        causes: call.causes,
+        words: call.words,
+        confidence: call.confidence,
+        firstEvent: call.firstEvent,
+        ruledOut: call.ruledOut,
+        open: call.open,
+      };
 
 /** Where two calls differ. */
-function differences(theirs: Draft, mine: Draft, causeName: (code: string) => string): { name: string; theirs: string; mine: string }[] {
-  const shown = (one: Draft) => [one.causes.map(causeName).join(', '), one.words, one.confidence === null ? '' : `${one.confidence} %`];
+function differences(theirs: Draft, mine: Draft, name: (code: string) => string): { name: string; theirs: string; mine: string }[] {
+  const shown = (one: Draft) => [
+    one.causes.map(name).join(', '),
+    one.firstEvent === null ? '' : name(one.firstEvent),
+    one.words,
+    one.ruledOut.map(({ cause, why }) => `${name(cause)}: ${why}`).join('; '),
+    one.open,
+    one.confidence === null ? '' : `${one.confidence} %`,
+  ];
   const [left, right] = [shown(theirs), shown(mine)];
-  return [words.cause.which, words.cause.inWords, words.cause.howSure]
-    .map((name, i) => ({ name, theirs: left[i] ?? '', mine: right[i] ?? '' }))
+  return [words.cause.which, words.cause.began, words.cause.inWords, words.cause.ruledOut, words.cause.open, words.cause.howSure]
+    .map((label, i) => ({ name: label, theirs: left[i] ?? '', mine: right[i] ?? '' }))
     .filter((one) => one.theirs !== one.mine);
 }
 
@@ -37,6 +58,8 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
   const { view } = useBench();
   const queries = useQueryClient();
   const who = usePerson();
+  const sureness = useCatalogue().data?.sure ?? [];
+  const chain = useChain(view.id, storedChanges(view)).data;
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const document = useDocument<Draft>({
@@ -48,7 +71,7 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
       const fresh = await answer(
         api.PUT('/api/cases/{id}/call', {
           params: { path: { id: view.id }, header: { 'If-Match': `"${version}"` } },
-          body: { ...wanted, by: author() },
+          body: { ...EMPTY, ...wanted, by: author() },
         }),
       );
       caseChanged(queries, fresh);
@@ -56,7 +79,9 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
     },
     refetch: () => refetchCase(queries, view.id),
   });
-  const { draft, change } = document;
+  const { change } = document;
+  // What an older page kept has fewer fields.
+  const draft = { ...EMPTY, ...document.draft };
   const dirty = document.state !== 'saved';
   const sign = async (): Promise<void> => {
     setBusy(true);
@@ -79,7 +104,10 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
     }
   };
 
-  const causeName = (code: string): string => ranking?.causes.find((cause) => cause.code === code)?.label ?? code;
+  const causes = ranking?.causes ?? [];
+  const name = (code: string): string =>
+    causes.find((one) => one.code === code)?.label ?? chain?.events.find((one) => one.code === code)?.label ?? code;
+  const began = (chain?.events ?? []).filter((one) => one.number !== null);
   const isSigned = view.signed?.stands === true && !dirty;
   const isComplete = draft.causes.length > 0 && draft.words.trim() !== '' && draft.confidence !== null;
   const differs =
@@ -87,6 +115,8 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
     ranking.standing === 'leader' &&
     draft.causes.length > 0 &&
     draft.causes.some((cause) => !ranking.leading.includes(cause));
+  const { confidence } = draft;
+  const sure = confidence === null ? '' : (sureness.find((one) => confidence >= one.least)?.words ?? '');
   return (
     <aside className="call" aria-label={words.cause.call}>
       <h2>{words.cause.call}</h2>
@@ -96,35 +126,71 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
           mode="multiple"
           value={draft.causes}
           aria-label={words.cause.which}
-          onChange={(causes: string[]) => change({ causes })}
+          onChange={(chosen: string[]) => change({ causes: chosen, ruledOut: draft.ruledOut.filter((one) => !chosen.includes(one.cause)) })}
           showSearch={{ optionFilterProp: 'label' }}
           style={{ width: '100%' }}
           options={[
-            ...(ranking?.causes ?? []).map((cause) => ({ value: cause.code, label: cause.label })),
+            ...causes.map((cause) => ({ value: cause.code, label: cause.label })),
             { value: 'not_listed', label: words.cause.notListed },
           ]}
         />
       </label>
       <label>
+        <span>{words.cause.began}</span>
+        <Choice
+          label={words.cause.began}
+          value={draft.firstEvent}
+          width="100%"
+          placeholder={words.cause.notSaid}
+          onChange={(firstEvent) => change({ firstEvent })}
+          onClear={() => change({ firstEvent: null })}
+          options={[
+            ...began.map((one) => ({ value: one.code, label: one.label })),
+            ...(draft.firstEvent === null || began.some((one) => one.code === draft.firstEvent)
+              ? []
+              : [{ value: draft.firstEvent, label: name(draft.firstEvent) }]),
+          ]}
+        />
+      </label>
+      <label>
         <span>{words.cause.inWords}</span>
-        <Input.TextArea value={draft.words} rows={7} maxLength={8000} onChange={(event) => change({ words: event.target.value })} />
+        <Input.TextArea value={draft.words} rows={6} maxLength={8000} onChange={(event) => change({ words: event.target.value })} />
+      </label>
+      <RuledOut
+        caseId={view.id}
+        list={draft.ruledOut}
+        causes={causes.filter((one) => !draft.causes.includes(one.code))}
+        name={name}
+        onChange={(ruledOut) => change({ ruledOut })}
+      />
+      <label>
+        <span>{words.cause.open}</span>
+        <Input.TextArea
+          value={draft.open}
+          autoSize={{ minRows: 1, maxRows: 6 }}
+          maxLength={8000}
+          onChange={(event) => change({ open: event.target.value })}
+        />
       </label>
       <label>
         <span className="sure">
-          {words.cause.howSure} <b className="figures">{draft.confidence === null ? '–' : `${draft.confidence} %`}</b>
+          {words.cause.howSure} <b className="figures">{confidence === null ? '–' : `${confidence} %`}</b>
         </span>
         <Slider
-          value={draft.confidence ?? 0}
+          value={confidence ?? 0}
           min={0}
           max={100}
           step={5}
           ariaLabelForHandle={words.cause.howSure}
           tooltip={{ open: false }}
-          onChange={(confidence: number) => change({ confidence })}
+          onChange={(sureAs: number) => change({ confidence: sureAs })}
         />
+        {sure !== '' && <span className="note">{sure}</span>}
       </label>
       {differs && <p className="note">{words.cause.differs}</p>}
-      {document.theirs !== null && <Theirs differences={differences(document.theirs, draft, causeName)} onTake={document.takeTheirs} />}
+      {document.theirs !== null && (
+        <Theirs differences={differences({ ...EMPTY, ...document.theirs }, draft, name)} onTake={document.takeTheirs} />
+      )}
       {(problem ?? document.problem) !== null && (
         <p className="wrong" role="alert">
           {problem ?? document.problem}
@@ -143,14 +209,7 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
       </Button>
       {isComplete && who === '' && <p className="note">{words.cause.needsName}</p>}
       {isSigned && <p className="note">{words.cause.signedAsItStands}</p>}
-      {view.signed && (
-        <div className="signed">
-          <b>{words.cause.signed(view.signed.by, when(view.signed.at).full)}</b>
-          <p className="note">
-            “{view.signed.call.words}”, {view.signed.call.confidence} %. {words.cause.saidThen}: {view.signed.rankingSentence}
-          </p>
-        </div>
-      )}
+      {view.signed && <SignedCalls view={view} last={view.signed} ranking={ranking} name={name} />}
     </aside>
   );
 }

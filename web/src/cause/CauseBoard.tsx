@@ -9,7 +9,9 @@ import type { RankingView } from '../shared/api';
 import { words } from '../shared/messages';
 import { useLedger, useRanking } from '../shared/queries';
 import { Call } from './Call';
-import { Ledger } from './Ledger';
+import { when } from '../shared/days';
+import { Changed, Ledger } from './Ledger';
+import { changedSigns, MOVED, useLastLook, type Look } from './lastLook';
 import { NextChecks } from './NextChecks';
 import './cause.css';
 
@@ -27,6 +29,7 @@ export default function CauseBoard() {
   const [section, setSection] = useSection(SECTIONS);
   const [all, setAll] = useState(false);
   const data = ranking.data;
+  const before = useLastLook(view.id, data);
   const first = data && data.standing !== 'not_enough_evidence' ? (data.leading[0] ?? null) : (data?.causes[0]?.code ?? null);
   const cause = opened ?? first;
   const isEmpty = data !== undefined && data.present + data.absent === 0;
@@ -59,6 +62,7 @@ export default function CauseBoard() {
             <div className="cause-head">
               <h2>{words.cause.title}</h2>
               {data && <span className="quiet">{words.cause.from(data.present, data.absent)}</span>}
+              {data && before && <Since before={before} data={data} />}
             </div>
             {ranking.isPending && <p className="note">{words.cause.weighing}</p>}
             {isEmpty && (
@@ -94,9 +98,12 @@ export default function CauseBoard() {
                           {one.form !== '' && <span className="note">, {one.form}</span>}
                         </td>
                         <td className="bar">
-                          <Bar share={one.probability} />
+                          <Bar share={one.probability} was={before?.shares[one.code] ?? null} />
                         </td>
                         <td className="figure">{percent(one.probability)}</td>
+                        <td className="was">
+                          <Was before={before} code={one.code} share={one.probability} />
+                        </td>
                       </tr>
                     ))}
                   </tbody>
@@ -118,6 +125,7 @@ export default function CauseBoard() {
                     onAgainstRival={setAgainstRival}
                     onPlace={choose}
                     caseId={view.id}
+                    changed={before === null ? [] : changedSigns(before, data)}
                   />
                 )}
                 <NextChecks caseId={view.id} />
@@ -206,11 +214,37 @@ function Together({ data }: { data: RankingView }) {
   );
 }
 
-function Bar({ share }: { share: number }) {
+/** When this browser last looked with other evidence, and how much of it changed since. */
+function Since({ before, data }: { before: Look; data: RankingView }) {
+  const count = changedSigns(before, data).length;
+  return count === 0 ? null : (
+    <span className="quiet">
+      <Changed /> {words.cause.since(count, when(before.at).full)}
+    </span>
+  );
+}
+
+/** What a cause stood at then, where it moved. */
+function Was({ before, code, share }: { before: Look | null; code: string; share: number }) {
+  const was = before?.shares[code];
+  return was === undefined || Math.abs(was - share) < MOVED ? null : <span className="note">{words.cause.was(percent(was))}</span>;
+}
+
+/** Where it stood at the last look is a hooked tick. */
+function Bar({ share, was = null }: { share: number; was?: number | null }) {
   return (
     <svg width="100%" height="22" viewBox="0 0 260 22" preserveAspectRatio="none" aria-hidden="true">
       <path d="M0.5 18H260M65 18v4M130 18v4M195 18v4M259.5 18v4M0.5 18v4" stroke="var(--edge)" vectorEffect="non-scaling-stroke" />
       <rect x="0" y="6" width={260 * share} height="10" fill="var(--ink)" />
+      {was !== null && Math.abs(was - share) >= MOVED && (
+        <path
+          d={`M${260 * was} 18V3h${was > 0.5 ? -8 : 8}`}
+          fill="none"
+          stroke="var(--enamel)"
+          strokeWidth="2.4"
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
     </svg>
   );
 }

@@ -18,6 +18,7 @@ export function Ledger({
   onAgainstRival,
   onPlace,
   caseId,
+  changed,
 }: {
   ledger: LedgerView;
   left: RankingView['leftOver'] | null;
@@ -26,6 +27,8 @@ export function Ledger({
   onAgainstRival: (yes: boolean) => void;
   onPlace: (station: string) => void;
   caseId: string;
+  /** Signs of which something else is known than at the last look. */
+  changed: readonly string[];
 }) {
   return (
     <section className="ledger" aria-label={words.cause.forThis(ledger.label)}>
@@ -50,7 +53,7 @@ export function Ledger({
           </header>
           {ledger.for.map((line) => (
             <div key={line.sign + String(line.isSpread)} className="ledger-line">
-              <LineWords line={line} onPlace={onPlace} caseId={caseId} />
+              <LineWords line={line} onPlace={onPlace} caseId={caseId} isChanged={changed.includes(line.sign)} />
               <b className="figures">{line.factor}</b>
               <Weight decibans={line.decibans} />
             </div>
@@ -65,7 +68,7 @@ export function Ledger({
             <div key={line.sign + String(line.isSpread)} className="ledger-line against">
               <Weight decibans={line.decibans} />
               <b className="figures">{line.factor}</b>
-              <LineWords line={line} onPlace={onPlace} caseId={caseId} />
+              <LineWords line={line} onPlace={onPlace} caseId={caseId} isChanged={changed.includes(line.sign)} />
             </div>
           ))}
           {left !== null && (
@@ -84,11 +87,18 @@ export function Ledger({
   );
 }
 
-function LineWords({ line, onPlace, caseId }: { line: Line; onPlace: (station: string) => void; caseId: string }) {
+interface LineProps {
+  line: Line;
+  onPlace: (station: string) => void;
+  caseId: string;
+  isChanged: boolean;
+}
+
+function LineWords({ line, onPlace, caseId, isChanged }: LineProps) {
   const place = line.places.find((one) => one.includes('-'));
   return (
     <span>
-      {line.words}{' '}
+      {isChanged && <Changed />} {line.words}{' '}
       <Link
         to={`/case/${caseId}/${line.step}${place === undefined ? '' : `?at=${place}`}`}
         onFocus={() => place !== undefined && onPlace(place)}
@@ -102,6 +112,15 @@ function LineWords({ line, onPlace, caseId }: { line: Line; onPlace: (station: s
         </>
       )}
     </span>
+  );
+}
+
+/** Marks what changed since the last look. */
+export function Changed() {
+  return (
+    <svg width="14" height="13" viewBox="0 0 14 13" role="img" aria-label={words.cause.changed}>
+      <path d="M7 1.5L13 12H1Z" fill="none" stroke="var(--enamel)" strokeWidth="1.8" />
+    </svg>
   );
 }
 

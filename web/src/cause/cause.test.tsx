@@ -1,4 +1,4 @@
-import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api, type CaseView, type RankingView } from '../shared/api';
 import { words } from '../shared/messages';
@@ -24,6 +24,8 @@ const ranking = {
   standing: 'leader',
   sentence: 'Installed height too small leads.',
   leading: ['height_small'],
+  revision: 3,
+  evidence: { coils_bright: 'a', tip_peened: 'b' },
   present: 4,
   absent: 3,
   unexplained: 0.02,
@@ -85,10 +87,14 @@ const check = {
   clear: { words: 'nothing listed', probability: 0.24 },
   step: 'bench',
 };
+/** What a call may leave unsaid. */
+const rest = { firstEvent: null, ruledOut: [], open: '' };
 const served = {
   '/api/cases/{id}/ranking': ranking,
   '/api/cases/{id}/ledger/{cause}': ledger,
   '/api/cases/{id}/next-checks': { checks: [check] },
+  '/api/cases/{id}/calls': [],
+  '/api/cases/{id}/chain': { events: [], links: [], orders: [], first: null, firstBy: '', edits: [], contained: [], left: [] },
 };
 
 /** A server that keeps calls under the version that was seen. */
@@ -156,6 +162,39 @@ test('a cause is held against the runner-up on request', async () => {
   expect(asked).toEqual([]); // nothing is sent by looking
 });
 
+test('what changed since the last look is said: where each cause stood, and which lines are new', async () => {
+  const view = twin();
+  const first = openCase(<CauseBoard />, { view, get: served });
+  expect(await screen.findByRole('status')).toBeVisible();
+  expect(screen.queryByText(/was \d/)).toBeNull();
+  cleanup();
+  const later = {
+    ...ranking,
+    causes: [cause('height_small', 'Installed height too small', 0.6), ...ranking.causes.slice(1)],
+    evidence: { coils_bright: 'z', tip_peened: 'b' },
+  };
+  openCase(<CauseBoard />, { view, get: { ...served, '/api/cases/{id}/ranking': later } });
+  expect(await screen.findByText(words.cause.was('93 %'))).toBeVisible();
+  expect(screen.getByText(/1 sign changed since your look/)).toBeVisible();
+  const columns = await screen.findByRole('region', { name: words.cause.forThis('Installed height too small') });
+  const marked = within(columns).getAllByRole('img', { name: words.cause.changed });
+  expect(marked).toHaveLength(1);
+  expect(marked[0]?.parentElement).toHaveTextContent('adjacent coils bright');
+  cleanup();
+  // A look at the same evidence is no other look: what changed is still said.
+  openCase(<CauseBoard />, { view, get: { ...served, '/api/cases/{id}/ranking': later } });
+  expect(await screen.findByText(words.cause.was('93 %'))).toBeVisible();
+  expect(first.sent).toEqual([]);
+});
+
+test('a look that cannot be read is none', async () => {
+  const view = twin();
+  localStorage.setItem(`mute-tapper.look.${view.id}`, '{"now":{"shares":3}');
+  openCase(<CauseBoard />, { view, get: served });
+  expect(await screen.findByRole('status')).toBeVisible();
+  expect(screen.queryByText(/was \d/)).toBeNull();
+});
+
 test('with nothing recorded the board asks for evidence and shows no figures', async () => {
   openCase(<CauseBoard />, { get: { '/api/cases/{id}/ranking': { ...ranking, present: 0, absent: 0 } } });
   expect(await screen.findByText(words.cause.empty)).toBeVisible();
@@ -182,10 +221,78 @@ test('a call is not signed without a cause, words and a stated confidence', asyn
   expect(put[0]).toMatchObject({ ifMatch: '"1"', body: { causes: ['float'], words: 'It floated.', confidence: 10, by: 'R. Test' } });
 });
 
+test('what it was not is begun with what speaks most against it, and goes with the call', async () => {
+  const view = twin({ entries: [] });
+  const put = calling(view);
+  const { user } = openCase(<Call ranking={ranking} />, { view, get: served });
+  await user.click(screen.getByLabelText(words.cause.ruleOut));
+  await user.click(await screen.findByTitle('Valve float'));
+  const why = await screen.findByLabelText(words.cause.whyNot('Valve float'));
+  expect(why).toHaveValue('tip not peened at 2E');
+  await user.type(why, ', nor 4E');
+  await user.type(screen.getByLabelText(words.cause.open), 'Who shimmed it.');
+  await user.click(screen.getByRole('button', { name: words.cause.save }));
+  await waitFor(() =>
+    expect(put[0]?.body).toMatchObject({ ruledOut: [{ cause: 'float', why: 'tip not peened at 2E, nor 4E' }], open: 'Who shimmed it.' }),
+  );
+});
+
+test('what is called after all is not ruled out any more', async () => {
+  const call = { causes: [], words: '', confidence: null, by: 'x', ...rest, ruledOut: [{ cause: 'float', why: 'no' }] };
+  const { user } = openCase(<Call ranking={ranking} />, { view: twin({ call }), get: served });
+  expect(screen.getByLabelText(words.cause.whyNot('Valve float'))).toHaveValue('no');
+  await user.click(screen.getByLabelText(words.cause.which));
+  await user.click(await screen.findByTitle('Valve float'));
+  expect(screen.queryByLabelText(words.cause.whyNot('Valve float'))).toBeNull();
+});
+
+test('a call signed anew shows what it superseded, and what was recorded since', async () => {
+  const of = (at: string, said: string) => ({
+    by: 'A. Nalyst',
+    at,
+    call: { causes: ['float'], words: said, confidence: 60, by: 'x', ...rest },
+    rankingSentence: 'It led.',
+    revision: 3,
+    stands: true,
+    departs: false,
+    sure: 'likely',
+  });
+  const [last, before] = [of('2026-11-21T10:00:00Z', 'Now.'), of('2026-11-20T10:00:00Z', 'Then.')];
+  openCase(<Call ranking={ranking} />, {
+    view: twin({ call: last.call, signed: last, revision: 5 }),
+    get: { ...served, '/api/cases/{id}/calls': [last, before] },
+  });
+  const superseded = await screen.findByRole('list', { name: words.cause.superseded });
+  expect(superseded).toHaveTextContent('Then.');
+  expect(superseded).not.toHaveTextContent('Now.');
+  expect(screen.getByText(words.cause.recordedSince(2))).toBeVisible();
+  expect(screen.getByText(new RegExp(words.cause.saysNow))).toHaveTextContent(ranking.sentence);
+});
+
+test('a call kept in the browser by an older page is read with nothing lost', async () => {
+  const view = twin({ entries: [] });
+  const kept = { causes: ['float'], words: 'Typed before.', confidence: 40 };
+  localStorage.setItem(`mute-tapper.call.${view.id}`, JSON.stringify({ draft: kept, base: kept, version: 1 }));
+  const put = calling(view);
+  const { user } = openCase(<Call ranking={ranking} />, { view, get: served });
+  expect(screen.getByLabelText(words.cause.inWords)).toHaveValue('Typed before.');
+  await user.click(screen.getByRole('button', { name: words.cause.save }));
+  await waitFor(() => expect(put[0]?.body).toMatchObject({ words: 'Typed before.', ruledOut: [], open: '' }));
+});
+
 test('nobody signs without a name, and what is signed as it stands is not signed again', async () => {
-  const call = { causes: ['float'], words: 'It floated.', confidence: 60, by: 'x' };
+  const call = { causes: ['float'], words: 'It floated.', confidence: 60, by: 'x', ...rest };
   const view = twin({ call, entries: [] });
-  const signed = { by: 'R. Test', at: '2026-11-20T10:00:00Z', call, rankingSentence: '', revision: 3, stands: true };
+  const signed = {
+    by: 'R. Test',
+    at: '2026-11-20T10:00:00Z',
+    call,
+    rankingSentence: '',
+    revision: 3,
+    stands: true,
+    departs: false,
+    sure: 'likely',
+  };
   const { user, asked } = openCase(<Call ranking={ranking} />, { view, get: { '/api/cases/{id}/call/signature': { ...view, signed } } });
   const sign = (who: string) => screen.getByRole('button', { name: words.cause.sign(who) });
   expect(sign('…')).toBeDisabled();
@@ -197,9 +304,18 @@ test('nobody signs without a name, and what is signed as it stands is not signed
 });
 
 test('a call that is signed as it stands is changed before it is signed anew', async () => {
-  const call = { causes: ['float'], words: 'It floated.', confidence: 60, by: 'x' };
+  const call = { causes: ['float'], words: 'It floated.', confidence: 60, by: 'x', ...rest };
   setPerson('R. Test');
-  const signed = { by: 'R. Test', at: '2026-11-20T10:00:00Z', call, rankingSentence: 'It led.', revision: 3, stands: true };
+  const signed = {
+    by: 'R. Test',
+    at: '2026-11-20T10:00:00Z',
+    call,
+    rankingSentence: 'It led.',
+    revision: 3,
+    stands: true,
+    departs: false,
+    sure: 'likely',
+  };
   const { user } = openCase(<Call ranking={ranking} />, { view: twin({ call, signed }) });
   const sign = screen.getByRole('button', { name: words.cause.sign('R. Test') });
   expect(sign).toBeDisabled();
@@ -211,7 +327,7 @@ test('a call that is signed as it stands is changed before it is signed anew', a
 test('a call that another hand changed is shown beside this one, and is not signed or replaced unseen', async () => {
   const view = twin({ entries: [] });
   const put = calling(view, { status: 412, detail: 'The call was changed meanwhile.', version: 5 });
-  const call = { causes: ['float'], words: 'Theirs.', confidence: 30, by: 'Other' };
+  const call = { causes: ['float'], words: 'Theirs.', confidence: 30, by: 'Other', ...rest };
   setPerson('R. Test');
   const { user } = openCase(<Call ranking={ranking} />, { view, meanwhile: () => (put.length === 0 ? {} : { callVersion: 5, call }) });
   await user.type(screen.getByLabelText(words.cause.inWords), 'Height.');
@@ -230,8 +346,8 @@ test('a call that nobody is writing here follows what a colleague wrote', async 
   const view = twin({ entries: [] });
   const changed: Partial<CaseView>[] = [];
   const put = calling(view);
-  const { user, refetch } = openCase(<Call ranking={ranking} />, { view, meanwhile: () => changed[0] ?? {} });
-  changed.push({ callVersion: 3, call: { causes: ['float'], words: 'Theirs.', confidence: 30, by: 'Other' } });
+  const { user, refetch } = openCase(<Call ranking={ranking} />, { view, get: served, meanwhile: () => changed[0] ?? {} });
+  changed.push({ callVersion: 3, call: { causes: ['float'], words: 'Theirs.', confidence: 30, by: 'Other', ...rest } });
   await refetch();
   await waitFor(() => expect(screen.getByLabelText(words.cause.inWords)).toHaveValue('Theirs.'));
   await user.type(screen.getByLabelText(words.cause.inWords), ' And mine.');
@@ -240,8 +356,17 @@ test('a call that nobody is writing here follows what a colleague wrote', async 
 });
 
 test('what was signed is shown with what the board said then', () => {
-  const signed = { by: 'A. Nalyst', at: '2026-11-20T10:00:00Z', call: { words: 'Height.', confidence: 80 }, rankingSentence: 'It led.' };
+  const signed = {
+    by: 'A. Nalyst',
+    at: '2026-11-20T10:00:00Z',
+    call: { causes: ['height_small'], words: 'Height.', confidence: 80, by: 'x', ...rest },
+    rankingSentence: 'It led.',
+    sure: 'very likely',
+    revision: 3,
+    departs: true,
+    stands: true,
+  };
   openCase(<Call ranking={ranking} />, { view: twin({ signed }) });
   expect(screen.getByText(/A\. Nalyst/)).toBeVisible();
-  expect(screen.getByText(/“Height\.”, 80 %\..*It led\./)).toBeVisible();
+  expect(screen.getByText(/“Height\.”, 80 % \(very likely\)\..*It led\. The call departs from it: both stand\./)).toBeVisible();
 });

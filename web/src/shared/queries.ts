@@ -63,19 +63,18 @@ export const useNextChecks = (id: string): UseQueryResult<Schemas['NextChecksVie
 export const recordedAt = (caseId: string, { step, stations: [first] }: Schemas['NextCheckView']): string =>
   `/case/${caseId}/${step}${first === undefined ? '' : `?at=${first}`}`;
 
+export const ledgerOf = (id: string, cause: string, against: string | null) =>
+  ofCase(id, ['ledger', cause, against], () =>
+    answer(api.GET('/api/cases/{id}/ledger/{cause}', { params: { path: { id, cause }, query: against === null ? {} : { against } } })),
+  );
+
 /** Evidence for and against a cause: against nothing wrong, or against another cause. */
 export const useLedger = (id: string, cause: string | null, against: string | null = null): UseQueryResult<LedgerView> =>
-  useQuery({
-    ...ofCase(id, ['ledger', cause, against], () =>
-      answer(
-        api.GET('/api/cases/{id}/ledger/{cause}', {
-          params: { path: { id, cause: cause ?? '' }, query: against === null ? {} : { against } },
-        }),
-      ),
-    ),
-    enabled: cause !== null,
-  });
+  useQuery({ ...ledgerOf(id, cause ?? '', against), enabled: cause !== null });
 
+/** Signed calls, the last first. */
+export const useCalls = (id: string): UseQueryResult<Schemas['SignedCallView'][]> =>
+  useQuery(ofCase(id, ['calls'], () => answer(api.GET('/api/cases/{id}/calls', { params: { path: { id } } }))));
 export const useSheets = (id: string): UseQueryResult<Schemas['SheetLayoutView'][]> =>
   useQuery(ofCase(id, ['sheets'], () => answer(api.GET('/api/cases/{id}/sheets', { params: { path: { id } } }))));
 
