@@ -78,7 +78,18 @@ final readonly class UnlikeEight
                     ),
                 ];
             },
-            $findings, ['B1-E1', 'B2-E1'], [], null, $more,
+            $findings, ['B1-E1', 'B2-E1'], [],
+            [
+                'causes' => ['heads_unlike'], 'firstEvent' => 'float', 'confidence' => 90,
+                'words' => 'The used head came with thinner springs, other locks and wider seats. Its springs give thirty pounds less on '.
+                'the seat, so that bank leaves the cam above seven thousand; the other bank is as built.',
+                'ruledOut' => [
+                    ['cause' => 'over_speed', 'why' => 'The logger and the driver agree: never above 7,300.'],
+                    ['cause' => 'spring_weak', 'why' => 'Not tired, but other springs: thinner wire, no stripe, one rate for all.'],
+                ],
+                'open' => 'Whether the used head was sold as the same year.',
+            ],
+            $more,
         );
     }
 }

@@ -11,7 +11,11 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class NextCheckView
 {
-    /** @param list<string> $stations where it would tell most; empty where in no place in particular */
+    /**
+     * @param list<string> $stations where it would tell most; empty where in no place in particular
+     * @param list<CheckEntryView> $ifFound findings that record that it was there; empty where a figure or an answer is needed
+     * @param list<CheckEntryView> $ifClear findings that record that there was none of it; empty likewise
+     */
     public function __construct(
         public CheckView $check,
         #[OA\Property(description: 'expected gain of information')]
@@ -24,6 +28,8 @@ final readonly class NextCheckView
         public OutlookView $clear,
         #[OA\Property(description: 'where its result is recorded: story, before, teardown, bench, clearances, motion')]
         public string $step,
+        public array $ifFound,
+        public array $ifClear,
     ) {
     }
 }

@@ -37,12 +37,15 @@ final readonly class NextChecksView
             $one->members === [] ? 'nothing listed' : implode(' together with ', array_map($name, $one->members)), $one->probability,
         );
 
-        return new self(array_map(static function (NextCheck $one) use ($assessment, $words, $outlook): NextCheckView {
+        $results = new CheckResults($assessment);
+
+        return new self(array_map(static function (NextCheck $one) use ($assessment, $words, $outlook, $results): NextCheckView {
             $sign = $assessment->knowledge->signs[$one->sign];
 
             return new NextCheckView(
                 CheckView::of($one->check), $one->bits, $one->stations, $one->stations === [] ? '' : $words->labels($one->stations),
                 $sign->name, $outlook($one->found), $outlook($one->clear), self::step($one, $assessment->knowledge),
+                $results->found($one), $results->clear($one),
             );
         }, array_slice($assessment->nextChecks(), 0, self::MOST)));
     }

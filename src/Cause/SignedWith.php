@@ -14,5 +14,6 @@ interface SignedWith
     /** Under which it is kept. */
     public function name(): string;
 
-    public function shown(CaseRecord $case): object;
+    /** @return object|array<string, mixed> */
+    public function shown(CaseRecord $case): object|array;
 }

@@ -206,6 +206,16 @@ final class CaseTest extends AppTestCase
         self::assertSame('B4-E1', self::at($view, 'entries/0/place')->text(), 'Renumbering never moves evidence.');
     }
 
+    /**
+     * @param array<string, mixed> $ranking
+     *
+     * @return array<string, string> of what is known of each sign
+     */
+    private static function marks(array $ranking): array
+    {
+        return array_map(static fn (Node $mark): string => $mark->text(), self::at($ranking, 'evidence')->members());
+    }
+
     public function testASignedCallKeepsWhatWasShown(): void
     {
         $this->send('POST', '/api/cases/import?by=tests', self::sample(), 201);
@@ -220,7 +230,7 @@ final class CaseTest extends AppTestCase
             ], 200, ['If-Match' => '"1"'],
         );
         $signed = $this->send('POST', "/api/cases/$id/call/signature", ['by' => 'tests'], 200, ['If-Match' => '"2"']);
-        $marks = self::at($this->send('GET', "/api/cases/$id/ranking"), 'evidence')->map();
+        $marks = self::marks($this->send('GET', "/api/cases/$id/ranking"));
         self::assertIsArray($signed['signed']);
         self::assertStringContainsString('Installed height too small (3E) leads', self::at($signed, 'signed/rankingSentence')->text());
         $this->send(
@@ -231,7 +241,7 @@ final class CaseTest extends AppTestCase
         self::assertIsArray($after['signed']);
         self::assertSame(self::at($signed, 'signed/rankingSentence')->text(), self::at($after, 'signed/rankingSentence')->text());
         $ranking = $this->send('GET', "/api/cases/$id/ranking");
-        $changed = array_keys(array_diff_assoc($marks, self::at($ranking, 'evidence')->map()));
+        $changed = array_keys(array_diff_assoc($marks, self::marks($ranking)));
         self::assertContains('height_short', $changed, 'the mark of a sign changes with what is known of it');
         self::assertNotContains('coils_bright', $changed);
         self::assertTrue(self::at($after, 'signed/departs')->flag(), 'the ranking led with something else: both stand');

@@ -227,10 +227,11 @@ final class PlacesTest extends AppTestCase
             'Reed Lake eight, boat 4' => 'Hydraulic element bleeds down (5I) leads',
             'Peat Track single, spare engine' => 'Not enough evidence',
         ];
-        $said = [];
+        $said = $known = $heads = [];
         foreach (Node::root($this->send('GET', '/api/cases'))->get('rows')->items() as $row) {
             $ranking = Node::root($this->send('GET', '/api/cases/'.$row->get('id')->word().'/ranking'));
             $name = $row->get('name')->word();
+            $known[$name] = $row->get('id')->word();
             $said[$name] = substr($ranking->get('sentence')->word(1000), 0, strlen($says[$name] ?? ''));
         }
         self::assertEquals($says, $said);
@@ -241,6 +242,21 @@ final class PlacesTest extends AppTestCase
             array_column(array_map(static fn (Node $one): array => [
                 $one->get('check')->get('code')->word(), $one->get('step')->word(),
             ], $checks), 1, 0), 'what would tell most of an engine that only called, and where each is recorded',
+        );
+        foreach ($checks as $check) {
+            foreach ([...$check->get('ifFound')->items(), ...$check->get('ifClear')->items()] as $entry) {
+                $slot = [$entry->get('place')->word(), $entry->get('part')->word(), $entry->get('item')->word()];
+                $result = self::entry('finding', $slot, ['severity' => $entry->get('severity')->whole(0, 4)]);
+                $head = $heads[implode('/', $slot)] ?? null;
+                $this->send('POST', '/api/cases/'.$single.'/entries', ($head === null ? [] : ['supersedes' => $head]) + $result, 201);
+                $heads[implode('/', $slot)] = $result['id'];
+            }
+        }
+        self::assertNotSame([], $heads, 'what is looked at is recorded by one key');
+        $past = Node::root($this->send('GET', '/api/cases/'.$known['Quarry Mile V8, car 31'].'/past-cases'))->items();
+        self::assertSame(
+            [['Fen Cup four, engine 12', ['Spring lost its load']]],
+            array_map(static fn (Node $one): array => [$one->get('name')->word(), $one->get('causes')->words()], $past),
         );
         self::assertStringContainsString('left out', self::command('demo:load')[1]);
         self::assertCount(count($says), Node::root($this->send('GET', '/api/cases'))->get('rows')->items());

@@ -29,7 +29,7 @@ final class FloorPlan
             ['Sheet'],
             self::TRADES,
             ['Cause', 'Compare'],
-            ['Chain'],
+            ['Chain', 'Likeness'],
             ['Assessment'],
         ],
         self::APP => [
@@ -38,7 +38,7 @@ final class FloorPlan
             ['Library'],
             ['Assessment', 'CaseFile', 'Entry', 'Gauge', 'Paper', 'Photograph', 'RunLog', 'Timeline'],
             ['Before', 'Cause', 'Schedule', 'Sheet', 'Tried'],
-            ['Chain', 'Clearance', 'Compare', 'Motion', 'Queue', 'Spring', 'Teardown'],
+            ['Chain', 'Clearance', 'Compare', 'Likeness', 'Motion', 'Queue', 'Spring', 'Teardown'],
             ['Report', 'Screen'],
         ],
     ];

@@ -13,6 +13,7 @@ import { when } from '../shared/days';
 import { Changed, Ledger } from './Ledger';
 import { changedSigns, MOVED, useLastLook, type Look } from './lastLook';
 import { NextChecks } from './NextChecks';
+import { PastCases } from './PastCases';
 import './cause.css';
 
 const percent = (share: number): string => (share < 0.005 ? 'below 1 %' : share > 0.995 ? 'above 99 %' : `${Math.round(share * 100)} %`);
@@ -146,6 +147,7 @@ export default function CauseBoard() {
                     </ul>
                   </section>
                 )}
+                <PastCases caseId={view.id} />
                 <section className="below">
                   <div>
                     <h3>{words.cause.mechanisms}</h3>

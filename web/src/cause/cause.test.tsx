@@ -3,7 +3,7 @@ import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api, type CaseView, type RankingView } from '../shared/api';
 import { words } from '../shared/messages';
 import { setPerson } from '../shared/person';
-import { openCase, twin } from '../testing/case';
+import { openCase, told, twin } from '../testing/case';
 import { Call } from './Call';
 import CauseBoard from './CauseBoard';
 
@@ -86,6 +86,8 @@ const check = {
   found: { words: 'installed height too small', probability: 0.96 },
   clear: { words: 'nothing listed', probability: 0.24 },
   step: 'bench',
+  ifFound: [],
+  ifClear: [],
 };
 /** What a call may leave unsaid. */
 const rest = { firstEvent: null, ruledOut: [], open: '' };
@@ -94,6 +96,7 @@ const served = {
   '/api/cases/{id}/ledger/{cause}': ledger,
   '/api/cases/{id}/next-checks': { checks: [check] },
   '/api/cases/{id}/calls': [],
+  '/api/cases/{id}/past-cases': [],
   '/api/cases/{id}/chain': { events: [], links: [], orders: [], first: null, firstBy: '', edits: [], contained: [], left: [] },
 };
 
@@ -148,6 +151,53 @@ test('what would tell most is said with what either result would do, and where i
   expect(within(next).getByRole('link', { name: 'record it: bench' })).toHaveAttribute('href', expect.stringMatching(/bench\?at=A2-E1$/));
 });
 
+test('one key records the result of a check that is made by looking', async () => {
+  const finding = (item: string, severity: number) => ({ place: 'A2-E1', part: 'spring', item, severity });
+  const looked = {
+    ...check,
+    check: { ...check.check, code: 'mirror', label: 'Mirror' },
+    ifFound: [finding('coils_bright', 2)],
+    ifClear: [finding('coils_bright', 0), finding('end_coil_dug', 0)],
+  };
+  const { user, sent } = openCase(<CauseBoard />, { get: { ...served, '/api/cases/{id}/next-checks': { checks: [check, looked] } } });
+  const next = await screen.findByRole('region', { name: words.cause.nextChecks });
+  const [first, second] = within(next).getAllByRole('listitem');
+  act(() => first?.focus());
+  await user.keyboard('f'); // this one needs a figure
+  await user.keyboard('{ArrowDown}');
+  expect(second).toHaveFocus();
+  await user.keyboard('n');
+  await waitFor(() =>
+    expect(told(sent)).toEqual([
+      ['A2-E1/spring/coils_bright', { severity: 0 }],
+      ['A2-E1/spring/end_coil_dug', { severity: 0 }],
+    ]),
+  );
+  await user.click(within(next).getByRole('button', { name: /^Found/ }));
+  await waitFor(() => expect(told(sent)[2]).toEqual(['A2-E1/spring/coils_bright', { severity: 2 }]));
+});
+
+test('past cases like this one are shown with their calls', async () => {
+  const past = {
+    id: 'x',
+    number: 3,
+    name: 'Fen four',
+    degree: 0.4,
+    shared: ['tip peened', 'seat hammered'],
+    alike: 1,
+    causes: ['Spring lost its load'],
+    words: '',
+    confidence: 80,
+    by: 'T. O.',
+    at: '2026-11-20T10:00:00Z',
+  };
+  openCase(<CauseBoard />, { get: { ...served, '/api/cases/{id}/past-cases': [past] } });
+  const shown = await screen.findByRole('region', { name: words.cause.pastCases });
+  expect(within(shown).getByRole('link', { name: 'Fen four' })).toHaveAttribute('href', '/case/x/cause');
+  expect(shown).toHaveTextContent('Spring lost its load, 80 %, T. O.');
+  expect(shown).toHaveTextContent('shares 2 signs, 1 lying alike: tip peened; seat hammered');
+});
+
 test('where no check tells the causes apart, that is said', async () => {
   openCase(<CauseBoard />, { get: { ...served, '/api/cases/{id}/next-checks': { checks: [] } } });
   expect(await screen.findByText(words.cause.noCheck)).toBeVisible();
@@ -167,6 +217,7 @@ test('what changed since the last look is said: where each cause stood, and whic
   const first = openCase(<CauseBoard />, { view, get: served });
   expect(await screen.findByRole('status')).toBeVisible();
   expect(screen.queryByText(/was \d/)).toBeNull();
+  await waitFor(() => expect(localStorage.getItem(`mute-tapper.look.${view.id}`)).not.toBeNull());
   cleanup();
   const later = {
     ...ranking,

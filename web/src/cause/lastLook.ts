@@ -51,15 +51,18 @@ export const changedSigns = (before: Look, ranking: RankingView): string[] =>
  * the evidence changes again.
  */
 export function useLastLook(caseId: string, ranking: RankingView | undefined): Look | null {
-  const [kept, setKept] = useState(() => read(caseId));
+  const [before, setBefore] = useState(() => read(caseId)?.before ?? null);
   useEffect(() => {
     if (ranking === undefined) return;
-    setKept((old) => {
-      const isOther = old !== null && changedSigns(old.now, ranking).length > 0;
-      const next: Kept = { now: lookAt(ranking), before: isOther ? old.now : (old?.before ?? null) };
-      localStorage.setItem(key(caseId), JSON.stringify(next));
-      return next;
-    });
+    const old = read(caseId);
+    const isOther = old !== null && changedSigns(old.now, ranking).length > 0;
+    const kept: Kept = { now: lookAt(ranking), before: isOther ? old.now : (old?.before ?? null) };
+    try {
+      localStorage.setItem(key(caseId), JSON.stringify(kept));
+    } catch {
+      // A full store forgets the look; nothing recorded hangs on it.
+    }
+    setBefore(kept.before);
   }, [caseId, ranking]);
-  return kept?.before ?? null;
+  return before;
 }

@@ -72,6 +72,10 @@ export const ledgerOf = (id: string, cause: string, against: string | null) =>
 export const useLedger = (id: string, cause: string | null, against: string | null = null): UseQueryResult<LedgerView> =>
   useQuery({ ...ledgerOf(id, cause ?? '', against), enabled: cause !== null });
 
+/** Signed cases of the shop that are like this one. */
+export const usePastCases = (id: string): UseQueryResult<Schemas['PastCaseView'][]> =>
+  useQuery(ofCase(id, ['past cases'], () => answer(api.GET('/api/cases/{id}/past-cases', { params: { path: { id } } }))));
+
 /** Signed calls, the last first. */
 export const useCalls = (id: string): UseQueryResult<Schemas['SignedCallView'][]> =>
   useQuery(ofCase(id, ['calls'], () => answer(api.GET('/api/cases/{id}/calls', { params: { path: { id } } }))));
