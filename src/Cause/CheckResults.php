@@ -61,6 +61,9 @@ final readonly class CheckResults
                 if ($place === null) {
                     return []; // somewhere, and nobody says where
                 }
+                if (isset($this->assessment->items()[$sign->code]->sites[$place])) {
+                    continue; // what was said of it there stands
+                }
                 $entries[$place.' '.$sign->code] = new CheckEntryView($place, $sign->parts[0]->value, $sign->code, $severity->value);
             }
         }

@@ -177,3 +177,79 @@ test('two banks side by side: what differs is seen, and the judgement hears it',
   await page.getByRole('link', { name: /8 Cause/ }).click();
   await expect(page.getByRole('row').filter({ hasText: 'Heads or banks unlike' })).toContainText('bank B');
 });
+
+test('the obvious cause is wrong until the check is made that tells it apart; from empty to a signed call', async ({ page, request }) => {
+  const { id } = await newCase(request, 'Blue smoke');
+  const smoke = { place: 'engine', part: 'running', item: 'blue_smoke' };
+  await entered(request, id, 'finding', smoke, { severity: 2, state: 'as_found' });
+  for (const bank of ['A', 'B'])
+    for (const cylinder of [1, 2, 3, 4])
+      for (const [part, item, severity] of [
+        ['port', 'oil_past_guide', 2],
+        ['guide', 'guide_bellmouth', 2],
+        ['guide', 'guide_dry', 0],
+        ['valve', 'tip_edge_wipe', 0],
+      ] as const)
+        await entered(request, id, 'finding', { place: `${bank}${cylinder}-I1`, part, item }, { severity, state: 'as_found' });
+  await atTheBench(page, 'R. Test');
+
+  // Every intake guide is worn: that is what the board says, and what would tell most.
+  await page.goto(`${shop()}/case/${id}/cause`);
+  const says = (words: RegExp) => expect(page.getByRole('status').filter({ hasText: words })).toBeVisible();
+  await says(/^Guide worn \(all intakes\) leads/);
+  const next = page.getByRole('region', { name: 'What would tell most' });
+  const filter = next.getByRole('listitem', { name: /filter/i });
+  await expect(filter).toContainText(/If debris in the oil passages: dirt in the oil/);
+
+  // The filter is cut open, and there is grit: one key.
+  await next.getByRole('listitem').first().focus();
+  while (!(await filter.evaluate((one) => one === document.activeElement))) await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('f');
+  await saved(page);
+  await says(/^Dirt in the oil.* leads/);
+  await expect(page.getByText(/1 sign changed since your look/)).toBeVisible();
+  await expect(page.getByRole('row').filter({ hasText: 'Guide worn' })).toContainText(/was \d+ %/);
+
+  // The chain goes from the dirt to the smoke. Where the analyst knows better, it is cut with the reason, and mended.
+  await page.getByText('Chain of damage', { exact: true }).click();
+  await page.getByRole('button', { name: /^1, Dirt in the oil/ }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('button', { name: /^2, Guide worn open, seen, .* because of 1/ })).toBeFocused();
+  await page.keyboard.press('c');
+  await expect(page.getByLabel('Why')).toBeFocused();
+  await page.keyboard.type('worn before the oil was');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Cut: Dirt in the oil → guide worn open, R. Test/)).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText(/Cut: Dirt in the oil/)).toHaveCount(0);
+  await page.keyboard.press('f');
+  await expect(page.getByText(/First event: Guide worn open, R. Test/)).toBeVisible();
+
+  // The call: what it was, where it began, what it was not and why, what stays open.
+  await page.getByText('Ranking and call', { exact: true }).click();
+  await page.getByLabel('Cause, in your judgement').click();
+  await page.getByTitle('Dirt in the oil').click();
+  await page.keyboard.press('Escape');
+  await page.getByLabel('First event, in your judgement').click();
+  await page.getByTitle('Guide worn open').click();
+  await page.getByLabel('Your reasons, in your own words').fill('Grit in the filter; every guide is ground alike.');
+  await page.getByLabel('Rule out a cause').click();
+  await page.getByTitle('Guide worn', { exact: true }).last().click();
+  await page.getByLabel('Why not: Guide worn').fill('Bores of that age would not all go at once.');
+  await page.getByLabel('Open points').fill('Where the grit came in.');
+  for (let i = 0; i < 16; i++) await page.getByRole('slider', { name: 'How sure are you' }).press('ArrowRight');
+  await expect(page.getByText('very likely')).toBeVisible();
+  await page.getByRole('button', { name: 'Sign the call as R. Test' }).click();
+  const call = page.getByRole('complementary', { name: 'The call' });
+  await expect(call).toContainText('Dirt in the oil, first event: Guide worn open');
+
+  // A later word supersedes it, and both are there.
+  await page.getByLabel('Open points').fill('None.');
+  await expect(call).toContainText('Signing it anew supersedes this one.');
+  await page.getByRole('button', { name: 'Sign the call as R. Test' }).click();
+  await expect(call.getByRole('list', { name: 'Superseded' })).toContainText('Signed by R. Test');
+
+  // The report prints the chain and the call.
+  const report = await (await request.get(`${shop()}/api/cases/${id}/report.html`)).text();
+  for (const words of ['Chain of damage', 'Bores of that age', 'Superseded: signed by R. Test']) expect(report).toContain(words);
+});

@@ -185,7 +185,7 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
           tooltip={{ open: false }}
           onChange={(sureAs: number) => change({ confidence: sureAs })}
         />
-        {sure !== '' && <span className="note">{sure}</span>}
+        {sure !== '' && <small className="note">{sure}</small>}
       </label>
       {differs && <p className="note">{words.cause.differs}</p>}
       {document.theirs !== null && (
@@ -209,7 +209,7 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
       </Button>
       {isComplete && who === '' && <p className="note">{words.cause.needsName}</p>}
       {isSigned && <p className="note">{words.cause.signedAsItStands}</p>}
-      {view.signed && <SignedCalls view={view} last={view.signed} ranking={ranking} name={name} />}
+      {view.signed && <SignedCalls view={view} last={view.signed} stands={isSigned} ranking={ranking} name={name} />}
     </aside>
   );
 }

@@ -102,9 +102,11 @@ export default function CauseBoard() {
                           <Bar share={one.probability} was={before?.shares[one.code] ?? null} />
                         </td>
                         <td className="figure">{percent(one.probability)}</td>
-                        <td className="was">
-                          <Was before={before} code={one.code} share={one.probability} />
-                        </td>
+                        {before !== null && (
+                          <td className="was">
+                            <Was before={before} code={one.code} share={one.probability} />
+                          </td>
+                        )}
                       </tr>
                     ))}
                   </tbody>

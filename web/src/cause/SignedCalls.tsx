@@ -8,19 +8,21 @@ type Signed = Schemas['SignedCallView'];
 interface Props {
   view: CaseView;
   last: Signed;
+  /** Whether what is written is what was signed. */
+  stands: boolean;
   ranking: RankingView | undefined;
   name: (code: string) => string;
 }
 
 /** What was signed, the last first, with what the board said then and what was recorded since. Nothing signed is ever taken away. */
-export function SignedCalls({ view, last, ranking, name }: Props) {
+export function SignedCalls({ view, last, stands, ranking, name }: Props) {
   const earlier = useCalls(view.id).data?.slice(1) ?? [];
   const since = view.revision - last.revision;
   return (
     <div className="signed">
       <b>{words.cause.signed(last.by, when(last.at).full)}</b>
       <One of={last} name={name} />
-      {!last.stands && <p className="note">{words.cause.superseding}</p>}
+      {!stands && <p className="note">{words.cause.superseding}</p>}
       {since > 0 && <p className="note">{words.cause.recordedSince(since)}</p>}
       {since > 0 && ranking !== undefined && ranking.sentence !== last.rankingSentence && (
         <p className="note">
