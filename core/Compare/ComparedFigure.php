@@ -26,6 +26,7 @@ final readonly class ComparedFigure
         public ?float $byGauge,
         public array $outside,
         public Fineness $fineness,
+        public ?PairedScale $scale,
     ) {
     }
 }

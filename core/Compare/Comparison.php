@@ -15,6 +15,7 @@ use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Sheet\Axis;
 use MuteTapper\Core\Sheet\Bench;
+use MuteTapper\Core\Verdict\Bound;
 
 /**
  * Two groups of stations beside each other: what was read, worked out, seen and said of them, as far as it differs by more than
@@ -71,13 +72,14 @@ final readonly class Comparison
         $isMixed = !$isKindAgainstKind && count($kinds[0]) + count($kinds[1]) > 2;
         $sets = [];
         foreach ([...self::read($bench), ...self::judged($bench)] as $found) {
-            [$station, $code, $index, $height, $title, $fineness, $value, $isOutside] = $found;
+            [$station, $code, $index, $height, $title, $fineness, $value, $isOutside, $bound] = $found;
             $key = implode(' ', [$code, $index, $height, $isKindAgainstKind ? '' : $station->kind->value]);
             $set = $sets[$key] ??= new FigureSet($code, $index, $title, $isMixed ? $station->kind->word().'s' : '', $fineness);
             $isOfOne = $one->holds($station->code());
             $isOfOther = $other->holds($station->code());
             $set->one = [...$set->one, ...$isOfOne ? [$value] : []];
             $set->other = [...$set->other, ...$isOfOther ? [$value] : []];
+            $set->bound = $bound ?? $set->bound;
             $set->outside = [...$set->outside, ...$isOutside && ($isOfOne || $isOfOther) ? [$station->code()] : []];
         }
 
@@ -90,7 +92,7 @@ final readonly class Comparison
         return array_unique(array_map(static fn (Station $station): string => $station->kind->value, $group->stations));
     }
 
-    /** @return list<array{Station, string, string, string, string, Fineness, Uncertain, bool}> what was read at stations */
+    /** @return list<array{Station, string, string, string, string, Fineness, Uncertain, bool, Bound|null}> what was read at stations */
     private static function read(Bench $bench): array
     {
         $read = [];
@@ -101,7 +103,7 @@ final readonly class Comparison
                     foreach ($bench->readingsOf($column)[$station->code()] ?? [] as $index => $reading) {
                         $read[] = [
                             $station, $column->code, (string) $index, (string) ($reading->height()->base ?? ''), $column->label,
-                            $column->fineness, $reading->uncertain(), false,
+                            $column->fineness, $reading->uncertain(), false, null,
                         ];
                     }
                 }
@@ -115,7 +117,7 @@ final readonly class Comparison
      * What was worked out and judged at stations. A departure from a claim or from the others is a comparison already, and what is
      * read is compared as it was read.
      *
-     * @return list<array{Station, string, string, string, string, Fineness, Uncertain, bool}>
+     * @return list<array{Station, string, string, string, string, Fineness, Uncertain, bool, Bound|null}>
      */
     private static function judged(Bench $bench): array
     {
@@ -129,6 +131,7 @@ final readonly class Comparison
                 if ($station !== null && $worked !== null) {
                     $found[] = [
                         $station, $judged->value, $margin->index ?? '', '', $value->title, $value->fineness, $worked, $margin->isOutside(),
+                        $margin->limit->isOpen() ? null : $margin->limit->bounds(),
                     ];
                 }
             }

@@ -7,6 +7,7 @@ namespace MuteTapper\Core\Compare;
 use MuteTapper\Core\Engine\Coil;
 use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Quantity\Uncertain;
+use MuteTapper\Core\Verdict\Bound;
 
 /** One figure as it was found in two groups. */
 final class FigureSet
@@ -17,6 +18,8 @@ final class FigureSet
     public array $other = [];
     /** @var list<string> stations where it is outside its limit */
     public array $outside = [];
+    /** Where its good values end, where a limit is set. */
+    public ?Bound $bound = null;
 
     /**
      * @param string $index under which it is read, such as the coil
@@ -47,9 +50,12 @@ final class FigureSet
         $difference = Uncertain::median($ofOther)->minus(Uncertain::median($ofOne));
         $half = $difference->expanded()->base;
 
+        $sides = [Side::of($one->name, $ofOne), Side::of($other->name, $ofOther)];
+
         return new ComparedFigure(
-            $this->code, $this->what(), $this->where, Side::of($one->name, $ofOne), Side::of($other->name, $ofOther), $difference,
+            $this->code, $this->what(), $this->where, $sides[0], $sides[1], $difference,
             $half > 0.0 ? abs($difference->base) / $half : null, array_values(array_unique($this->outside)), $this->fineness,
+            PairedScale::of($sides[0], $sides[1], $this->bound),
         );
     }
 }

@@ -24,15 +24,21 @@ final readonly class ComparedFigureView
         #[OA\Property(description: 'difference over what the gauges can make of it')]
         public ?float $byGauge,
         public array $outside,
+        public ?PairedRuleView $rule,
     ) {
     }
 
-    public static function of(ComparedFigure $one, UnitSystem $units): self
+    /**
+     * @param list<string> $ofOne stations of the first side
+     * @param list<string> $ofOther
+     */
+    public static function of(ComparedFigure $one, UnitSystem $units, array $ofOne, array $ofOther): self
     {
         return new self(
             $one->code, $one->what, $one->where, SideView::of($one->one, $units, $one->fineness),
             SideView::of($one->other, $units, $one->fineness), QuantityView::uncertain($one->difference, $units, $one->fineness),
             $one->byGauge === null ? null : round($one->byGauge, 1), $one->outside,
+            PairedRuleView::of($one, $ofOne, $ofOther),
         );
     }
 }

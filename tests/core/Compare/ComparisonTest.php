@@ -88,6 +88,13 @@ final class ComparisonTest extends TestCase
         }
         $figures = self::of($example, 'A1-E1', 'A2-E1')->figures;
         self::assertSame(['travel_to_bind', ['A2-E1']], [$figures[0]->code, $figures[0]->outside]);
+        $scale = $figures[0]->scale;
+        self::assertNotNull($scale);
+        self::assertSame($scale->one[0], $scale->one[2], 'one station has no spread');
+        self::assertCount(1, $scale->ends, 'travel has a least');
+        self::assertGreaterThan($scale->ends[0], $scale->one[1]);
+        self::assertLessThan($scale->ends[0], $scale->other[1], 'what is outside lies beyond the end of the good values');
+        self::assertSame([], $figures[1]->scale?->ends, 'what is read has no limit of its own');
         $byGauge = array_map(static fn (ComparedFigure $one): float => $one->byGauge ?? 0.0, $figures);
         self::assertGreaterThan($figures[0]->byGauge, max(0.0, ...$byGauge));
     }

@@ -1,3 +1,4 @@
+import { PairedRule } from '../draw/PairedRule';
 import { TemperChip } from '../draw/Temper';
 import type { Schemas } from '../shared/api';
 import { words } from '../shared/messages';
@@ -5,6 +6,8 @@ import { useCatalogue } from '../shared/queries';
 import { minus, Side } from './Mismatches';
 
 type Comparison = Schemas['ComparisonView'];
+
+const LETTERS = ['A', 'B'] as const;
 
 /** What differs between two groups: figures by their gauges, signs by their steps, parts in words. */
 export function Differences({ of }: { of: Comparison }) {
@@ -21,8 +24,9 @@ export function Differences({ of }: { of: Comparison }) {
           <thead>
             <tr>
               <th>{words.mismatches.what}</th>
-              <th>{of.one.name}</th>
-              <th>{of.other.name}</th>
+              <th>A: {of.one.name}</th>
+              <th>B: {of.other.name}</th>
+              <th>{words.compare.rule}</th>
               <th className="num">{words.mismatches.difference}</th>
               <th className="num" title={words.mismatches.byGaugeHint}>
                 {words.mismatches.byGauge}
@@ -42,6 +46,15 @@ export function Differences({ of }: { of: Comparison }) {
                 </td>
                 <td>
                   <Side side={{ ...one.other, name: '' }} unit={one.difference.unit} />
+                </td>
+                <td className="paired">
+                  {one.rule !== null && (
+                    <PairedRule
+                      rule={one.rule}
+                      letters={LETTERS}
+                      label={words.compare.ruleOf(one.what, one.one.shown, one.other.shown, one.outside.length > 0)}
+                    />
+                  )}
                 </td>
                 <td className="num">{minus(one.difference.shown)}</td>
                 <td className="num">{one.byGauge === null ? '' : `×${one.byGauge}`}</td>

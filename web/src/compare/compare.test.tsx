@@ -28,6 +28,7 @@ const comparison = {
       difference: quantity('-0.060'),
       byGauge: 21,
       outside: ['A2-E1'],
+      rule: { one: [0.9, 0.9, 0.9], other: [0.1, 0.12, 0.2], ends: [0.3], isOneOutside: false, isOtherOutside: true },
     },
   ],
   signs: [{ sign: 'tip_peened', name: 'tip mushroomed or peened', part: 'valve', one: null, other: 2 }],

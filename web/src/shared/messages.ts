@@ -1067,6 +1067,9 @@ export const words = {
     note: 'A spring must drop into its pocket without pressing. A spring tried here is tried at every valve.',
   },
   compare: {
+    rule: 'least, middle, most',
+    ruleOf: (what: string, one: string, other: string, isOutside: boolean): string =>
+      `${what}: A ${one}, B ${other}${isOutside ? ', outside its limit' : ''}`,
     first: 'First side',
     second: 'Second side',
     against: 'against',
