@@ -16,7 +16,6 @@ const PICTURES = [
   ['library', '/library/links?of=mechanism-coil_bind'],
   ['story', 'story'],
   ['log', 'story/log'],
-  ['pulls', 'before/valves'],
   ['teardown', 'teardown?at=B2-E1', (page) => page.keyboard.type('sbr')],
   ['plan', 'teardown/plan'],
   ['photograph', 'teardown/photographs', button(/open large/)],
@@ -29,6 +28,7 @@ const PICTURES = [
   ['lift', 'motion/lift?at=A2-E1', undefined, 'four'],
   ['compare', 'compare', undefined, 'car 31'],
   ['cause', 'cause'],
+  ['chain', 'cause/chain?event=coil_bind'],
   ['report', 'report'],
   ['days', 'schedule'],
 ];

@@ -72,7 +72,12 @@ const get = (more: Record<string, unknown> = {}) => ({
 test('two stations are held against each other: figures, signs and parts in words', async () => {
   const { user, address } = openCase(<Compare />, { at: 'compare?pair=A1-E1~A2-E1', get: get() });
   const figures = await screen.findByRole('table', { name: words.compare.figures });
-  expect(within(figures).getByRole('row', { name: /travel to bind/ })).toHaveTextContent('0.100 in 0.040 in−0.060×21outside');
+  const travel = within(figures).getByRole('row', { name: /travel to bind/ });
+  expect(travel).toHaveTextContent(/0\.100 in 0\.040 in.*−0\.060×21outside/);
+  const rule = within(travel).getByRole('img', { name: /^travel to bind: A 0\.100.*B 0\.040.*outside its limit$/ });
+  const [a, b] = within(rule).getAllByText(/^[AB]$/);
+  expect(Number(a?.getAttribute('x'))).toBeGreaterThan(Number(b?.getAttribute('x')));
+  expect([a, b].map((one) => one?.getAttribute('fill'))).toEqual(['var(--ink)', 'var(--lead)']); // only the side that is outside
   const signs = screen.getByRole('table', { name: words.compare.signs });
   await waitFor(() => expect(within(signs).getByRole('row', { name: /tip mushroomed/ })).toHaveTextContent(/not looked.*clear/));
   expect(within(signs).getByRole('row', { name: /Kind of locks/ })).toHaveTextContent('clampingbutting');
