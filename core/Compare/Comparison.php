@@ -14,7 +14,6 @@ use MuteTapper\Core\Knowledge\SeenBy;
 use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Sheet\Axis;
-use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Verdict\Bound;
 
 /**
@@ -31,8 +30,8 @@ final readonly class Comparison
      * @param int $few figures of which there are too few on a side to tell
      */
     private function __construct(
-        public Group $one,
-        public Group $other,
+        public Sample $one,
+        public Sample $other,
         public array $figures,
         public array $signs,
         public array $words,
@@ -41,46 +40,43 @@ final readonly class Comparison
     ) {
     }
 
-    public static function of(Bench $bench, Knowledge $knowledge, Group $one, Group $other): self
+    public static function of(Knowledge $knowledge, Sample $one, Sample $other): self
     {
         $figures = [];
         $alike = $few = 0;
-        foreach (self::sets($bench, $one, $other) as $set) {
+        foreach (self::sets($one, $other) as $set) {
             if ($set->one !== [] && $set->other !== []) {
                 $tells = Telling::between($set->one, $set->other);
                 $alike += $tells === false ? 1 : 0;
                 $few += $tells === null ? 1 : 0;
                 if ($tells === true) {
-                    $figures[] = $set->compared($one, $set->one, $other, $set->other);
+                    $figures[] = $set->compared($one->group, $set->one, $other->group, $set->other);
                 }
             }
         }
-        usort($figures, static fn (ComparedFigure $a, ComparedFigure $b): int => [$b->outside !== [], $b->byGauge ?? \INF]
-            <=> [$a->outside !== [], $a->byGauge ?? \INF]);
+        usort($figures, static fn (ComparedFigure $a, ComparedFigure $b): int => [$b->isOutside(), $b->byGauge ?? \INF]
+            <=> [$a->isOutside(), $a->byGauge ?? \INF]);
 
         return new self(
-            $one, $other, $figures, self::signs($bench, $knowledge, $one, $other), self::words($bench, $knowledge, $one, $other), $alike,
-            $few,
+            $one, $other, $figures, self::signs($knowledge, $one, $other), self::words($knowledge, $one, $other), $alike, $few,
         );
     }
 
     /** @return array<string, FigureSet> */
-    private static function sets(Bench $bench, Group $one, Group $other): array
+    private static function sets(Sample $one, Sample $other): array
     {
-        $kinds = [self::kinds($one), self::kinds($other)];
+        $kinds = [self::kinds($one->group), self::kinds($other->group)];
         $isKindAgainstKind = array_intersect(...$kinds) === [];
         $isMixed = !$isKindAgainstKind && count($kinds[0]) + count($kinds[1]) > 2;
         $sets = [];
-        foreach ([...self::read($bench), ...self::judged($bench)] as $found) {
-            [$station, $code, $index, $height, $title, $fineness, $value, $isOutside, $bound] = $found;
-            $key = implode(' ', [$code, $index, $height, $isKindAgainstKind ? '' : $station->kind->value]);
-            $set = $sets[$key] ??= new FigureSet($code, $index, $title, $isMixed ? $station->kind->word().'s' : '', $fineness);
-            $isOfOne = $one->holds($station->code());
-            $isOfOther = $other->holds($station->code());
-            $set->one = [...$set->one, ...$isOfOne ? [$value] : []];
-            $set->other = [...$set->other, ...$isOfOther ? [$value] : []];
-            $set->bound = $bound ?? $set->bound;
-            $set->outside = [...$set->outside, ...$isOutside && ($isOfOne || $isOfOther) ? [$station->code()] : []];
+        foreach ([$one, $other] as $side => $sample) {
+            foreach ([...self::read($sample), ...self::judged($sample)] as $found) {
+                [$station, $code, $index, $height, $title, $fineness, $value, $isOutside, $bound] = $found;
+                $key = implode(' ', [$code, $index, $height, $isKindAgainstKind ? '' : $station->kind->value]);
+                $set = $sets[$key] ??= new FigureSet($code, $index, $title, $isMixed ? $station->kind->word().'s' : '', $fineness);
+                $set->bound = $bound ?? $set->bound;
+                $set->add($side, $value, $isOutside ? $station->code() : null);
+            }
         }
 
         return $sets;
@@ -92,14 +88,15 @@ final readonly class Comparison
         return array_unique(array_map(static fn (Station $station): string => $station->kind->value, $group->stations));
     }
 
-    /** @return list<array{Station, string, string, string, string, Fineness, Uncertain, bool, Bound|null}> what was read at stations */
-    private static function read(Bench $bench): array
+    /** @return list<array{Station, string, string, string, string, Fineness, Uncertain, bool, Bound|null}> what was read at its stations */
+    private static function read(Sample $sample): array
     {
+        $bench = $sample->bench;
         $read = [];
         foreach ($bench->sheets->fittedTo($bench->case->engine) as $sheet) {
             foreach ($sheet->columns as $column) {
                 $isOfStations = $column->site === Site::Station && !$column->index->has(Axis::Date);
-                foreach ($isOfStations ? $bench->case->engine->stations : [] as $station) {
+                foreach ($isOfStations ? $sample->group->stations : [] as $station) {
                     foreach ($bench->readingsOf($column)[$station->code()] ?? [] as $index => $reading) {
                         $read[] = [
                             $station, $column->code, (string) $index, (string) ($reading->height()->base ?? ''), $column->label,
@@ -114,19 +111,20 @@ final readonly class Comparison
     }
 
     /**
-     * What was worked out and judged at stations. A departure from a claim or from the others is a comparison already, and what is
+     * What was worked out and judged at its stations. A departure from a claim or from the others is a comparison already, and what is
      * read is compared as it was read.
      *
      * @return list<array{Station, string, string, string, string, Fineness, Uncertain, bool, Bound|null}>
      */
-    private static function judged(Bench $bench): array
+    private static function judged(Sample $sample): array
     {
+        $bench = $sample->bench;
         $found = [];
         foreach ($bench->sheets->judged as $judged) {
             $value = $bench->sheets->value($judged->value);
             $isOwn = $value->site === Site::Station && !$judged->isDeparture && !$judged->accusesOnly && $value->column === null;
             foreach ($isOwn ? $bench->marginsOf($judged->value) : [] as $margin) {
-                $station = $bench->case->engine->station($margin->place);
+                $station = $sample->group->station($margin->place);
                 $worked = $margin->because === null ? $margin->value() : null;
                 if ($station !== null && $worked !== null) {
                     $found[] = [
@@ -141,21 +139,18 @@ final readonly class Comparison
     }
 
     /** @return list<ComparedSign> */
-    private static function signs(Bench $bench, Knowledge $knowledge, Group $one, Group $other): array
+    private static function signs(Knowledge $knowledge, Sample $one, Sample $other): array
     {
-        $worst = [];
-        foreach ($bench->case->findings() as $finding) {
-            foreach ([$one, $other] as $side => $group) {
-                if ($group->holds($finding->place)) {
+        $worst = $looked = [];
+        foreach ([$one, $other] as $side => $sample) {
+            foreach ($sample->bench->case->findings() as $finding) {
+                if ($sample->group->station($finding->place) !== null) {
                     $known = $worst[$finding->sign][$side] ?? Severity::Absent;
                     $worst[$finding->sign][$side] = $finding->severity->value > $known->value ? $finding->severity : $known;
                 }
             }
-        }
-        $looked = [];
-        foreach ($bench->case->looks() as $look) {
-            foreach ([$one, $other] as $side => $group) {
-                if ($group->holds($look->place)) {
+            foreach ($sample->bench->case->looks() as $look) {
+                if ($sample->group->station($look->place) !== null) {
                     $looked[$look->part][$side] = true;
                 }
             }
@@ -181,13 +176,13 @@ final readonly class Comparison
     }
 
     /** @return list<Mismatch> */
-    private static function words(Bench $bench, Knowledge $knowledge, Group $one, Group $other): array
+    private static function words(Knowledge $knowledge, Sample $one, Sample $other): array
     {
         $said = [];
-        foreach ($bench->case->log->standing(EntryKind::Answer) as $entry) {
-            $question = $knowledge->questions[$entry->slot->item] ?? null;
-            foreach ($question?->site === Site::Station ? [$one, $other] : [] as $side => $group) {
-                if ($question !== null && $group->holds($entry->slot->place)) {
+        foreach ([$one, $other] as $side => $sample) {
+            foreach ($sample->bench->case->log->standing(EntryKind::Answer) as $entry) {
+                $question = $knowledge->questions[$entry->slot->item] ?? null;
+                if ($question?->site === Site::Station && $sample->group->station($entry->slot->place) !== null) {
                     foreach (Answer::fromNode($entry->node())->choices() as $choice) {
                         $said[$question->code][$side][] = ($question->choices[$choice] ?? null)->label ?? $choice;
                     }
@@ -200,8 +195,8 @@ final readonly class Comparison
             [$told, $toldOfOther] = [implode(', ', array_unique($first)), implode(', ', array_unique($second))];
             if ($first !== [] && $second !== [] && $told !== $toldOfOther) {
                 $words[] = Mismatch::ofWords(
-                    Difference::Groups, $knowledge->questions[$code], '', Side::said($one->name, $told, count($first)),
-                    Side::said($other->name, $toldOfOther, count($second)), [],
+                    Difference::Groups, $knowledge->questions[$code], '', Side::said($one->group->name, $told, count($first)),
+                    Side::said($other->group->name, $toldOfOther, count($second)), [],
                 );
             }
         }

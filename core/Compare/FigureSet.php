@@ -16,8 +16,8 @@ final class FigureSet
     public array $one = [];
     /** @var list<Uncertain> */
     public array $other = [];
-    /** @var list<string> stations where it is outside its limit */
-    public array $outside = [];
+    /** @var array<int, list<string>> stations of each side where it is outside its limit */
+    private array $outside = [];
     /** Where its good values end, where a limit is set. */
     public ?Bound $bound = null;
 
@@ -32,6 +32,22 @@ final class FigureSet
         public readonly string $where,
         public readonly Fineness $fineness,
     ) {
+    }
+
+    /**
+     * @param int $side 0 for the one, 1 for the other
+     * @param string|null $outsideAt station where it is outside its limit
+     */
+    public function add(int $side, Uncertain $value, ?string $outsideAt): void
+    {
+        if ($side === 0) {
+            $this->one[] = $value;
+        } else {
+            $this->other[] = $value;
+        }
+        if ($outsideAt !== null) {
+            $this->outside[$side][] = $outsideAt;
+        }
     }
 
     private function what(): string
@@ -54,7 +70,8 @@ final class FigureSet
 
         return new ComparedFigure(
             $this->code, $this->what(), $this->where, $sides[0], $sides[1], $difference,
-            $half > 0.0 ? abs($difference->base) / $half : null, array_values(array_unique($this->outside)), $this->fineness,
+            $half > 0.0 ? abs($difference->base) / $half : null, $this->outside[0] ?? [],
+            $this->outside[1] ?? [], $this->fineness,
             PairedScale::of($sides[0], $sides[1], $this->bound),
         );
     }

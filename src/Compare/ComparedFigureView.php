@@ -13,7 +13,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class ComparedFigureView
 {
-    /** @param list<string> $outside stations where it is outside its limit */
+    /** @param list<string> $outside stations of either side where it is outside its limit */
     private function __construct(
         public string $code,
         public string $what,
@@ -28,17 +28,13 @@ final readonly class ComparedFigureView
     ) {
     }
 
-    /**
-     * @param list<string> $ofOne stations of the first side
-     * @param list<string> $ofOther
-     */
-    public static function of(ComparedFigure $one, UnitSystem $units, array $ofOne, array $ofOther): self
+    public static function of(ComparedFigure $one, UnitSystem $units): self
     {
         return new self(
             $one->code, $one->what, $one->where, SideView::of($one->one, $units, $one->fineness),
             SideView::of($one->other, $units, $one->fineness), QuantityView::uncertain($one->difference, $units, $one->fineness),
-            $one->byGauge === null ? null : round($one->byGauge, 1), $one->outside,
-            PairedRuleView::of($one, $ofOne, $ofOther),
+            $one->byGauge === null ? null : round($one->byGauge, 1),
+            [...$one->outside, ...$one->outsideOfOther], PairedRuleView::of($one),
         );
     }
 }

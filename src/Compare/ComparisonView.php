@@ -7,10 +7,7 @@ namespace MuteTapper\App\Compare;
 use MuteTapper\Core\Compare\ComparedFigure;
 use MuteTapper\Core\Compare\ComparedSign;
 use MuteTapper\Core\Compare\Comparison;
-use MuteTapper\Core\Compare\Group;
 use MuteTapper\Core\Compare\Mismatch;
-use MuteTapper\Core\Engine\Station;
-use MuteTapper\Core\Sheet\Bench;
 use OpenApi\Attributes as OA;
 
 /** Two groups of stations beside each other: differences only. */
@@ -35,24 +32,18 @@ final readonly class ComparisonView
     ) {
     }
 
-    public static function of(Comparison $comparison, Bench $bench): self
+    /** In the units of the first side's case. */
+    public static function of(Comparison $comparison): self
     {
+        $bench = $comparison->one->bench;
         $units = $bench->case->settings->units;
 
         return new self(
-            GroupView::of($comparison->one), GroupView::of($comparison->other),
-            array_map(static fn (ComparedFigure $one): ComparedFigureView => ComparedFigureView::of(
-                $one, $units, self::codes($comparison->one), self::codes($comparison->other),
-            ), $comparison->figures),
+            GroupView::of($comparison->one->group), GroupView::of($comparison->other->group),
+            array_map(static fn (ComparedFigure $one): ComparedFigureView => ComparedFigureView::of($one, $units), $comparison->figures),
             array_map(static fn (ComparedSign $one): ComparedSignView => ComparedSignView::of($one), $comparison->signs),
             array_map(static fn (Mismatch $one): MismatchView => MismatchView::of($one, $bench), $comparison->words),
             $comparison->alike, $comparison->few,
         );
-    }
-
-    /** @return list<string> */
-    private static function codes(Group $group): array
-    {
-        return array_map(static fn (Station $station): string => $station->code(), $group->stations);
     }
 }

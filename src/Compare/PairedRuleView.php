@@ -25,15 +25,10 @@ final readonly class PairedRuleView
     ) {
     }
 
-    /**
-     * @param list<string> $ofOne stations of the first side
-     * @param list<string> $ofOther
-     */
-    public static function of(ComparedFigure $figure, array $ofOne, array $ofOther): ?self
+    public static function of(ComparedFigure $figure): ?self
     {
         return $figure->scale === null ? null : new self(
-            $figure->scale->one, $figure->scale->other, $figure->scale->ends,
-            array_intersect($figure->outside, $ofOne) !== [], array_intersect($figure->outside, $ofOther) !== [],
+            $figure->scale->one, $figure->scale->other, $figure->scale->ends, $figure->outside !== [], $figure->outsideOfOther !== [],
         );
     }
 }

@@ -161,6 +161,19 @@ final class ClearanceTest extends AppTestCase
         );
         self::assertContains('bank-B', $groups);
         self::assertContains('A2-I1', $groups);
+        $sister = $this->newCase();
+        $this->send(
+            'POST', '/api/cases',
+            [
+                'id' => '01900000-0000-7000-8000-00000000dddd', 'name' => 'Four', 'by' => 'tests',
+                'engine' => ['layout' => 'inline', 'drive' => 'bucket', 'cylinders' => 4],
+            ], 201,
+        );
+        self::assertSame([$sister], array_column($this->send('GET', $this->case.'/comparable'), 'id'), 'engines of the same build');
+        $this->send('POST', '/api/cases/'.$sister.'/entries', self::height('1.700', 'B1-E1'), 201);
+        $earlier = Node::root($this->send('GET', $this->case.'/comparison?one=B1-E1&other=B1-E1&of='.$sister));
+        self::assertSame('installed height', $earlier->get('figures')->items()[0]->get('what')->word());
+        $this->send('GET', $this->case.'/comparison?one=B1-E1&other=B1-E1&of='.str_replace('-7', '-4', $sister), null, 404);
         $problem = $this->send('GET', $this->case.'/comparison?one=bank-A&other=bank-Q', null, 422);
         self::assertSame('/other', $problem['pointer']);
         $health = Node::root($this->send('GET', $this->case.'/health'));

@@ -9,6 +9,8 @@ use MuteTapper\Core\Compare\ComparedSign;
 use MuteTapper\Core\Compare\Comparison;
 use MuteTapper\Core\Compare\Group;
 use MuteTapper\Core\Compare\Mismatch;
+use MuteTapper\Core\Compare\Sample;
+use MuteTapper\Core\Engine\Station;
 use MuteTapper\Tests\Core\Example;
 use PHPUnit\Framework\TestCase;
 
@@ -20,7 +22,9 @@ final class ComparisonTest extends TestCase
         self::assertNotNull($groups[0]);
         self::assertNotNull($groups[1]);
 
-        return Comparison::of($example->bench(), Example::knowledge(), $groups[0], $groups[1]);
+        $bench = $example->bench();
+
+        return Comparison::of(Example::knowledge(), new Sample($bench, $groups[0]), new Sample($bench, $groups[1]));
     }
 
     /** @return list<string> */
@@ -87,7 +91,7 @@ final class ComparisonTest extends TestCase
                 ->measures($place, 'net_lift', '0.560')->measures($place, 'wire_diameter', 'A1-E1' === $place ? '0.218' : '0.190');
         }
         $figures = self::of($example, 'A1-E1', 'A2-E1')->figures;
-        self::assertSame(['travel_to_bind', ['A2-E1']], [$figures[0]->code, $figures[0]->outside]);
+        self::assertSame(['travel_to_bind', ['A2-E1']], [$figures[0]->code, $figures[0]->outsideOfOther]);
         $scale = $figures[0]->scale;
         self::assertNotNull($scale);
         self::assertSame($scale->one[0], $scale->one[2], 'one station has no spread');
@@ -97,6 +101,35 @@ final class ComparisonTest extends TestCase
         self::assertSame([], $figures[1]->scale?->ends, 'what is read has no limit of its own');
         $byGauge = array_map(static fn (ComparedFigure $one): float => $one->byGauge ?? 0.0, $figures);
         self::assertGreaterThan($figures[0]->byGauge, max(0.0, ...$byGauge));
+    }
+
+    /** This failure against an earlier one: the same station of two cases. */
+    public function testStationsOfTwoCasesAreHeldAgainstEachOther(): void
+    {
+        $now = Example::pushrodEight()->measures('A1-E1', 'installed_height', '1.740')->shows('coils_bright', 3, 'A1-E1');
+        $then = Example::pushrodEight()->measures('A1-E1', 'installed_height', '1.800')->shows('coils_bright', 0, 'A1-E1')
+            ->measures('B1-E1', 'installed_height', '1.900');
+        $of = static fn (Example $example, string $code): Sample => new Sample(
+            $example->bench(), Group::of($example->engine(), $code) ?? throw new \LogicException($code),
+        );
+        $compared = Comparison::of(Example::knowledge(), $of($then, 'A1-E1'), $of($now, 'A1-E1'));
+        self::assertSame(['installed height'], self::names($compared));
+        self::assertEqualsWithDelta(-0.060 * 0.0254, $compared->figures[0]->difference->base, 1e-9);
+        self::assertSame(['coils_bright'], array_map(static fn (ComparedSign $sign): string => $sign->sign, $compared->signs));
+        self::assertSame([], Comparison::of(Example::knowledge(), $of($then, 'A1-E1'), $of($then, 'A1-E1'))->figures);
+    }
+
+    public function testSeveralStationsTogetherAreOneSide(): void
+    {
+        $engine = Example::pushrodEight()->engine();
+        $some = Group::of($engine, 'A1-E1+B2+A1');
+        self::assertSame(
+            ['A1-E1', 'B2-E1', 'B2-I1', 'A1-I1'], array_map(static fn (Station $one): string => $one->code(), $some->stations ?? []),
+            'each once',
+        );
+        self::assertStringContainsString(', ', $some->name ?? '');
+        self::assertNull(Group::of($engine, 'A1-E1+A9'));
+        self::assertNull(Group::of($engine, ''));
     }
 
     public function testSignsAndWordsAreHeldAgainstEachOther(): void

@@ -104,6 +104,42 @@ test('without a pair the station that failed is held against the next of its kin
   expect(asked[0]).toEqual({ one: 'A2-E1', other: 'A1-E1' });
 });
 
+test('the second side can be of another case: an earlier failure, with its pictures', async () => {
+  const earlier = twin({ name: 'Before the rebuild' });
+  const photograph = (id: string, place: string) => ({ id, kind: 'photograph', place, part: 'valve', state: 'as_found', sha256: null });
+  const asked: unknown[] = [];
+  const { user, address } = openCase(<Compare />, {
+    view: twin({ story: { answers: {}, failed: ['A2-E1'] } }),
+    at: 'compare',
+    entries: [
+      { kind: 'photograph', place: 'A2-E1', part: 'valve', item: 'photograph', index: 'x', content: { state: 'as_found' } as never },
+    ],
+    get: get({
+      '/api/cases/{id}/comparable': [{ id: earlier.id, number: 3, name: earlier.name }],
+      '/api/cases/{id}': { ...earlier, entries: [photograph('theirs', 'A2-E1')] },
+      '/api/cases/{id}/comparison': (options: { params: { query: { of?: string } } }) => {
+        asked.push(options.params.query);
+        const group = { code: 'A2-E1', name: '2E', stations: ['A2-E1'] };
+        return options.params.query.of === undefined ? comparison : { ...comparison, one: group, other: group };
+      },
+    }),
+  });
+  await user.click(await screen.findByRole('combobox', { name: words.compare.ofCase }));
+  await user.click(await screen.findByTitle(words.compare.ofOther(3, 'Before the rebuild')));
+  // What failed now against the same station then.
+  await waitFor(() => expect(asked.at(-1)).toEqual({ one: 'A2-E1', other: 'A2-E1', of: earlier.id }));
+  expect(address()).toContain(`of=${earlier.id}`);
+  expect(await screen.findByText('2E valve, 2E valve (Before the rebuild)')).toBeVisible();
+});
+
+test('several stations are held together as one side', async () => {
+  const { user, address } = openCase(<Compare />, { at: 'compare?pair=A1-E1~A2-E1', get: get() });
+  await user.click(await screen.findByRole('combobox', { name: words.compare.second }));
+  await waitFor(() => expect(document.querySelector('.ant-select-item-option[title="1E"]')).not.toBeNull());
+  await user.click(document.querySelector('.ant-select-item-option[title="1E"]') as Element);
+  await waitFor(() => expect(address()).toContain('pair=A1-E1%7EA2-E1%2BA1-E1'));
+});
+
 test('photographs stand in pairs of the same part and state, and one without its partner is named only', async () => {
   const picture = (place: string, part: string, state: string) => ({
     kind: 'photograph' as const,

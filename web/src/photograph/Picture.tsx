@@ -1,12 +1,13 @@
 import { useEffect, useState } from 'react';
 import { useBench } from '../entry/useBench';
-import type { EntryView } from '../shared/api';
+import type { CaseView, EntryView } from '../shared/api';
 import { words } from '../shared/messages';
 import { pictureAddress } from './pictureAddress';
 
-/** A photograph as it is to be seen now: the server's copy, the one that still waits here, or why there is none. */
-export function Picture({ entry, alt }: { entry: EntryView; alt: string }) {
-  const { view } = useBench();
+/** A photograph as it is to be seen now: the server's copy, the one that still waits here, or why there is none. `of` another case. */
+export function Picture({ entry, alt, of }: { entry: EntryView; alt: string; of?: Pick<CaseView, 'id' | 'photographs'> | undefined }) {
+  const bench = useBench();
+  const view = of ?? bench.view;
   const [missing, setMissing] = useState(false);
   const waiting = useWaiting(entry);
   if (entry.sha256 === null) return waiting === null ? <span className="missing" /> : <img src={waiting} alt={alt} />;

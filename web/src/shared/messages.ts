@@ -1068,6 +1068,9 @@ export const words = {
   },
   compare: {
     rule: 'least, middle, most',
+    ofCase: 'Of which case the second side is',
+    here: 'of this case',
+    ofOther: (number: number, name: string): string => `of ${String(number).padStart(4, '0')}, ${name}`,
     ruleOf: (what: string, one: string, other: string, isOutside: boolean): string =>
       `${what}: A ${one}, B ${other}${isOutside ? ', outside its limit' : ''}`,
     first: 'First side',

@@ -24,6 +24,10 @@ export const fetchCase = (id: string): Promise<CaseView> => answer(api.GET('/api
 
 export const useCase = (id: string): UseQueryResult<CaseView> => useQuery({ queryKey: caseKey(id), queryFn: () => fetchCase(id) });
 
+/** Another case beside the one that is open. */
+export const useOtherCase = (id: string | null): UseQueryResult<CaseView> =>
+  useQuery({ queryKey: ['other case', id], queryFn: () => fetchCase(id ?? ''), enabled: id !== null });
+
 export function useCatalogue(): UseQueryResult<Schemas['CatalogueView']> {
   return useQuery({ queryKey: ['catalogue'], queryFn: () => answer(api.GET('/api/catalogue')), staleTime: Infinity });
 }
@@ -47,10 +51,24 @@ export type Group = Schemas['GroupView'];
 export const useGroups = (id: string): UseQueryResult<Group[]> =>
   useQuery(ofCase(id, ['groups'], () => answer(api.GET('/api/cases/{id}/groups', { params: { path: { id } } }))));
 
-export const useComparison = (id: string, one: string | null, other: string | null): UseQueryResult<Schemas['ComparisonView']> =>
+/** Other cases of engines of the same build: earlier failures, sister engines. */
+export const useComparable = (id: string): UseQueryResult<Schemas['ComparableCaseView'][]> =>
+  useQuery(ofCase(id, ['comparable'], () => answer(api.GET('/api/cases/{id}/comparable', { params: { path: { id } } }))));
+
+/** @param of another case, of which the other side is */
+export const useComparison = (
+  id: string,
+  one: string | null,
+  other: string | null,
+  of: string | null,
+): UseQueryResult<Schemas['ComparisonView']> =>
   useQuery({
-    ...ofCase(id, ['comparison', one, other], () =>
-      answer(api.GET('/api/cases/{id}/comparison', { params: { path: { id }, query: { one: one ?? '', other: other ?? '' } } })),
+    ...ofCase(id, ['comparison', one, other, of], () =>
+      answer(
+        api.GET('/api/cases/{id}/comparison', {
+          params: { path: { id }, query: { one: one ?? '', other: other ?? '', ...(of === null ? {} : { of }) } },
+        }),
+      ),
     ),
     enabled: one !== null && other !== null,
   });

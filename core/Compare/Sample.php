@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Compare;
+
+use MuteTapper\Core\Sheet\Bench;
+
+/** What is held against something else: stations of a case, on its bench. Two samples can be of two cases. */
+final readonly class Sample
+{
+    public function __construct(public Bench $bench, public Group $group)
+    {
+    }
+}
