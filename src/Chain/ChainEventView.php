@@ -11,7 +11,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class ChainEventView
 {
-    /** @param list<string> $places codes of the stations where it left its marks */
+    /**
+     * @param list<string> $places codes of the stations where it left its marks
+     * @param list<string> $signs codes of its marks that are there
+     */
     public function __construct(
         public string $code,
         public string $label,
@@ -28,6 +31,7 @@ final readonly class ChainEventView
         #[OA\Property(description: 'with the leading explanation at work; null where a person added it')]
         public ?float $probability,
         public array $places,
+        public array $signs,
         #[OA\Property(description: 'where its evidence was recorded: story, before, teardown, bench; empty where there is none')]
         public string $step,
         #[OA\Property(description: 'which of the chains that hang together; that of the first event is 0')]

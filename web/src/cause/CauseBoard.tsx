@@ -31,6 +31,7 @@ export default function CauseBoard() {
   const [all, setAll] = useState(false);
   const data = ranking.data;
   const before = useLastLook(view.id, data);
+  const changed = data === undefined || before === null ? [] : changedSigns(before, data);
   const first = data && data.standing !== 'not_enough_evidence' ? (data.leading[0] ?? null) : (data?.causes[0]?.code ?? null);
   const cause = opened ?? first;
   const isEmpty = data !== undefined && data.present + data.absent === 0;
@@ -54,7 +55,7 @@ export default function CauseBoard() {
         <div className="sheet of-chain">
           <div className="tool-row">{sections}</div>
           {data && <InLine data={data} />}
-          <Chain beside={<NextChecks caseId={view.id} />} />
+          <Chain beside={<NextChecks caseId={view.id} />} changed={changed} />
         </div>
       ) : (
         <div className="cause">
@@ -63,7 +64,7 @@ export default function CauseBoard() {
             <div className="cause-head">
               <h2>{words.cause.title}</h2>
               {data && <span className="quiet">{words.cause.from(data.present, data.absent)}</span>}
-              {data && before && <Since before={before} data={data} />}
+              {before && changed.length > 0 && <Since before={before} count={changed.length} />}
             </div>
             {ranking.isPending && <p className="note">{words.cause.weighing}</p>}
             {isEmpty && (
@@ -128,7 +129,7 @@ export default function CauseBoard() {
                     onAgainstRival={setAgainstRival}
                     onPlace={choose}
                     caseId={view.id}
-                    changed={before === null ? [] : changedSigns(before, data)}
+                    changed={changed}
                   />
                 )}
                 <NextChecks caseId={view.id} />
@@ -219,9 +220,8 @@ function Together({ data }: { data: RankingView }) {
 }
 
 /** When this browser last looked with other evidence, and how much of it changed since. */
-function Since({ before, data }: { before: Look; data: RankingView }) {
-  const count = changedSigns(before, data).length;
-  return count === 0 ? null : (
+function Since({ before, count }: { before: Look; count: number }) {
+  return (
     <span className="quiet">
       <Changed /> {words.cause.since(count, when(before.at).full)}
     </span>

@@ -19,8 +19,11 @@ import './chain.css';
 
 type Event = ChainView['events'][number];
 
-/** What follows here on the ranking: what each event is known by, what led to what, and the story of it. */
-export function Chain({ beside }: { beside: ReactNode }) {
+/**
+ * What follows here on the ranking: what each event is known by, what led to what, and the story of it. `changed` are signs of which
+ * something else is known than at the last look.
+ */
+export function Chain({ beside, changed = [] }: { beside: ReactNode; changed?: readonly string[] }) {
   const bench = useBench();
   const chain = useChain(bench.view.id, storedChanges(bench.view)).data;
   const [, choosePlace] = useChosen();
@@ -63,6 +66,7 @@ export function Chain({ beside }: { beside: ReactNode }) {
     if (place?.includes('-') === true) choosePlace(place);
   };
   const told = chain.events.filter((one) => one.number !== null);
+  const isChanged = (one: Event): boolean => one.signs.some((sign) => changed.includes(sign));
   return (
     <div className="chain">
       <div className="chain-head">
@@ -95,6 +99,7 @@ export function Chain({ beside }: { beside: ReactNode }) {
             words={words.chain.drawn}
             label={words.chain.title}
             chosen={held}
+            changed={chain.events.filter(isChanged).map((one) => one.code)}
             held={(one) => {
               const item = roving.item(chain.events.indexOf(one));
               return {
@@ -102,7 +107,7 @@ export function Chain({ beside }: { beside: ReactNode }) {
                 role: 'button',
                 className: 'chain-event',
                 'aria-pressed': one.code === held,
-                'aria-label': spoken(one, chain),
+                'aria-label': isChanged(one) ? `${spoken(one, chain)}, ${words.cause.changed}` : spoken(one, chain),
                 onClick: () => choose(one),
                 onFocus: (focus: FocusEvent) => {
                   item.onFocus(focus);

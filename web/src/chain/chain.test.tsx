@@ -19,6 +19,7 @@ const event = (code: string, label: string, number: number | null, more: object 
   because: '',
   probability: 0.9,
   places: ['A1-E1'],
+  signs: ['coils_bright'],
   step: 'teardown',
   strand: 0,
   needsAll: false,
@@ -30,7 +31,7 @@ const link = (from: string, to: string, more: object = {}) => ({ from, to, stand
 const chain = {
   events: [
     event('height', 'Height too small', 1, { isCause: true }),
-    event('bind', 'Spring goes solid', 2, { because: 'Because of 1: lost travel.' }),
+    event('bind', 'Spring goes solid', 2, { signs: ['end_coil_dug'], because: 'Because of 1: lost travel.' }),
     event('overload', 'Train overloaded', 3, { places: ['A2-E1'] }),
     event('leak', 'Valve does not seal', null, { standing: 'not_looked', step: '' }),
   ],
@@ -69,6 +70,12 @@ test('each event is said with its number, how it is known, and what led to it', 
   ]);
   expect(story).toHaveTextContent('Less lift.');
   expect(story).toHaveTextContent(words.cause.leftNothing);
+});
+
+test('an event of which something else is known than at the last look is marked', async () => {
+  openCase(<Chain beside={null} changed={['end_coil_dug', 'other']} />, { get: { '/api/cases/{id}/chain': chain }, at: 'cause/chain' });
+  expect(await box(new RegExp(`^2, Spring goes solid,.*${words.cause.changed}$`))).toBeVisible();
+  expect(screen.getAllByRole('button', { name: new RegExp(words.cause.changed) })).toHaveLength(1);
 });
 
 test('arrows go along the links and between the lanes, and the story follows the hand', async () => {

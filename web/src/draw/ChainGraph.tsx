@@ -33,12 +33,14 @@ interface Props {
   words: ChainWords;
   label: string;
   chosen?: string | null;
+  /** Events of which something else is known than at the last look. */
+  changed?: readonly string[];
   /** What makes an event of it that can be chosen; on paper nothing can. */
   held?: (event: Event) => Record<string, unknown>;
 }
 
 /** The chain of damage: events in columns by their order, what led to what, and how well each is known. */
-export function ChainGraph({ chain, words, label, chosen = null, held }: Props) {
+export function ChainGraph({ chain, words, label, chosen = null, changed = [], held }: Props) {
   const laid = laidOut(chain);
   const { width, height } = sizeOf(laid);
   return (
@@ -67,6 +69,9 @@ export function ChainGraph({ chain, words, label, chosen = null, held }: Props) 
               <title>{event.sentence}</title>
               {event.code === chosen && <path d={RING} fill="none" stroke="var(--enamel)" strokeWidth="2.5" />}
               <Box event={event} />
+              {changed.includes(event.code) && (
+                <path d={`M${BOX_WIDTH - 14} ${BOX_HEIGHT - 6}l7 -12l7 12z`} fill="var(--sheet)" stroke="var(--enamel)" strokeWidth="1.8" />
+              )}
               {event.code === chain.first && <First>{words.first}</First>}
               {event.isOlder && (
                 <text y={BOX_HEIGHT + 13} fontSize="13" fill="var(--ink2)">

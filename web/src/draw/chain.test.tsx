@@ -17,6 +17,7 @@ const event = (code: string, more: Partial<Event> = {}): Event => ({
   because: '',
   probability: 0.9,
   places: [],
+  signs: [],
   step: '',
   strand: 0,
   needsAll: false,
