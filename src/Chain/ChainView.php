@@ -65,8 +65,8 @@ final readonly class ChainView
         return new self(
             array_values(array_map(static fn (ChainEvent $event): ChainEventView => new ChainEventView(
                 $event->code, $story->label($event->code), $event->isCause, $event->standing, $numbers[$event->code] ?? null,
-                $story->evidence($event), $story->sentence($event), $story->because($event), $event->probability, $event->places, $event->signs,
-                $story->step($event), $strands[$event->code], $event->needsAll, $event->isOlder, $event->added->by ?? '',
+                $story->evidence($event), $story->sentence($event), $story->because($event), $event->probability, $event->places,
+                $event->signs, $story->step($event), $strands[$event->code], $event->needsAll, $event->isOlder, $event->added->by ?? '',
             ), $chain->events)),
             array_map($link, $chain->links), array_map($link, $chain->orders), $chain->first, $chain->firstBy->by ?? '',
             array_map($story->edit(...), $edits),

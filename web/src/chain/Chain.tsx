@@ -68,96 +68,98 @@ export function Chain({ beside, changed = [] }: { beside: ReactNode; changed?: r
   const told = chain.events.filter((one) => one.number !== null);
   const isChanged = (one: Event): boolean => one.signs.some((sign) => changed.includes(sign));
   return (
-    <div className="chain">
-      <div className="chain-head">
-        <h2>{words.chain.title}</h2>
-        <Key />
-        <span className="acts-row">
-          {acts.map(({ key, act, does, isReady }) => (
-            <Button key={act} size="small" disabled={!isReady} onClick={does}>
-              {words.chain.acts[act]} <Keycap>{key}</Keycap>
-            </Button>
-          ))}
-        </span>
-      </div>
-      {chain.events.length === 0 ? (
-        <div className="empty">
-          <b>{words.chain.empty}</b>
-          {words.chain.emptyWhat}
-        </div>
-      ) : (
-        <div
-          className="chain-graph"
-          ref={roving.ref}
-          onKeyDown={(pressed) => {
-            onKeys(pressed);
-            roving.onKeyDown(pressed);
-          }}
-        >
-          <ChainGraph
-            chain={chain}
-            words={words.chain.drawn}
-            label={words.chain.title}
-            chosen={held}
-            changed={chain.events.filter(isChanged).map((one) => one.code)}
-            held={(one) => {
-              const item = roving.item(chain.events.indexOf(one));
-              return {
-                ...item,
-                role: 'button',
-                className: 'chain-event',
-                'aria-pressed': one.code === held,
-                'aria-label': isChanged(one) ? `${spoken(one, chain)}, ${words.cause.changed}` : spoken(one, chain),
-                onClick: () => choose(one),
-                onFocus: (focus: FocusEvent) => {
-                  item.onFocus(focus);
-                  choose(one);
-                },
-              };
-            }}
-          />
-        </div>
-      )}
-      <div className="chain-below">
-        <section aria-label={words.chain.story}>
-          <h3>{words.chain.story}</h3>
-          {told.length === 0 && <p className="note">{words.chain.noStory}</p>}
-          <ol className="story-of-chain">
-            {told.map((one) => (
-              <li key={one.code} className={one.code === held ? 'chosen' : ''}>
-                <button type="button" className="number" onClick={() => choose(one)} aria-label={words.chain.show(one.number ?? 0)}>
-                  {one.number}
-                </button>
-                <span>
-                  {one.sentence} {one.step !== '' && <Evidence of={one} caseId={bench.view.id} />}
-                  {one.because !== '' && <small className="note">{one.because}</small>}
-                </span>
-              </li>
+    <div className="in-chain">
+      <div className="chain">
+        <div className="chain-head">
+          <h2>{words.chain.title}</h2>
+          <Key />
+          <span className="acts-row">
+            {acts.map(({ key, act, does, isReady }) => (
+              <Button key={act} size="small" disabled={!isReady} onClick={does}>
+                {words.chain.acts[act]} <Keycap>{key}</Keycap>
+              </Button>
             ))}
-          </ol>
-          <p>
-            <b>{words.cause.left}:</b> {chain.left.length === 0 ? words.cause.leftNothing : `${chain.left.join('; ')}.`}
-          </p>
-          <Changes chain={chain} />
-          {chain.contained.length > 0 && (
-            <>
-              <h3>{words.chain.contained}</h3>
-              <ul className="contained">
-                {chain.contained.map((one) => (
-                  <li key={one.event}>
-                    <b>{one.label}:</b> {one.words}
-                  </li>
-                ))}
-              </ul>
-              <p className="note">{words.chain.containedWhat}</p>
-            </>
-          )}
-        </section>
-        <div className="chain-beside">{beside}</div>
+          </span>
+        </div>
+        {chain.events.length === 0 ? (
+          <div className="empty">
+            <b>{words.chain.empty}</b>
+            {words.chain.emptyWhat}
+          </div>
+        ) : (
+          <div
+            className="chain-graph"
+            ref={roving.ref}
+            onKeyDown={(pressed) => {
+              onKeys(pressed);
+              roving.onKeyDown(pressed);
+            }}
+          >
+            <ChainGraph
+              chain={chain}
+              words={words.chain.drawn}
+              label={words.chain.title}
+              chosen={held}
+              changed={chain.events.filter(isChanged).map((one) => one.code)}
+              held={(one) => {
+                const item = roving.item(chain.events.indexOf(one));
+                return {
+                  ...item,
+                  role: 'button',
+                  className: 'chain-event',
+                  'aria-pressed': one.code === held,
+                  'aria-label': isChanged(one) ? `${spoken(one, chain)}, ${words.cause.changed}` : spoken(one, chain),
+                  onClick: () => choose(one),
+                  onFocus: (focus: FocusEvent) => {
+                    item.onFocus(focus);
+                    choose(one);
+                  },
+                };
+              }}
+            />
+          </div>
+        )}
+        <div className="chain-below">
+          <section aria-label={words.chain.story}>
+            <h3>{words.chain.story}</h3>
+            {told.length === 0 && <p className="note">{words.chain.noStory}</p>}
+            <ol className="story-of-chain">
+              {told.map((one) => (
+                <li key={one.code} className={one.code === held ? 'chosen' : ''}>
+                  <button type="button" className="number" onClick={() => choose(one)} aria-label={words.chain.show(one.number ?? 0)}>
+                    {one.number}
+                  </button>
+                  <span>
+                    {one.sentence} {one.step !== '' && <Evidence of={one} caseId={bench.view.id} />}
+                    {one.because !== '' && <small className="note">{one.because}</small>}
+                  </span>
+                </li>
+              ))}
+            </ol>
+            <p>
+              <b>{words.cause.left}:</b> {chain.left.length === 0 ? words.cause.leftNothing : `${chain.left.join('; ')}.`}
+            </p>
+            <Changes chain={chain} />
+            {chain.contained.length > 0 && (
+              <>
+                <h3>{words.chain.contained}</h3>
+                <ul className="contained">
+                  {chain.contained.map((one) => (
+                    <li key={one.event}>
+                      <b>{one.label}:</b> {one.words}
+                    </li>
+                  ))}
+                </ul>
+                <p className="note">{words.chain.containedWhat}</p>
+              </>
+            )}
+          </section>
+          <div className="chain-beside">{beside}</div>
+        </div>
+        <Dialog open={asks !== null} title={asks === null ? '' : words.chain.acts[asks]} onClose={() => ask(null)} scope="in-chain">
+          {asks !== null && <EditForm chain={chain} event={event} asks={asks} onDone={() => ask(null)} />}
+        </Dialog>
       </div>
-      <Dialog open={asks !== null} title={asks === null ? '' : words.chain.acts[asks]} onClose={() => ask(null)} scope="chain-asks">
-        {asks !== null && <EditForm chain={chain} event={event} asks={asks} onDone={() => ask(null)} />}
-      </Dialog>
     </div>
   );
 }
