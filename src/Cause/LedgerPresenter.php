@@ -25,20 +25,20 @@ final class LedgerPresenter
     {
         $causes = $assessment->knowledge->network->causes;
         $cause = $causes[$ledger->placed->cause];
-        $lines = [];
-        $silent = 0;
+        $name = static fn (string $sign): string => $assessment->knowledge->signs[$sign]->name;
+        $lines = $silent = [];
         foreach ($ledger->lines as $sign => $decibans) {
             if (abs($decibans) < Ledger::SILENT) {
-                ++$silent;
+                $silent[] = $name($sign);
             } else {
                 $lines[] = self::line($assessment, $ledger, $sign, $decibans);
             }
         }
         foreach ($assessment->model()->spreads() as $spread) {
             $decibans = array_sum(array_intersect_key($ledger->spread, array_flip($spread->signs)));
-            if (abs($decibans) < Ledger::SILENT) {
-                $silent += $decibans === 0.0 ? 0 : 1;
-            } else {
+            if ($decibans !== 0.0 && abs($decibans) < Ledger::SILENT) {
+                $silent[] = 'how it lies, '.$name($spread->signs[0]);
+            } elseif ($decibans !== 0.0) {
                 $lines[] = self::spread($assessment, $ledger, $spread, $decibans);
             }
         }
@@ -53,7 +53,7 @@ final class LedgerPresenter
             $ledger->against === null ? 'none listed' : lcfirst($causes[$ledger->against->cause]->label), $ledger->start,
             array_values(array_filter($lines, static fn (LedgerLineView $line): bool => $line->decibans > 0)),
             array_values(array_filter($lines, static fn (LedgerLineView $line): bool => $line->decibans <= 0)),
-            $silent, $ledger->evidence(), $ledger->total(),
+            count($silent), $silent, $ledger->evidence(), $ledger->total(),
         );
     }
 

@@ -13,6 +13,7 @@ final readonly class LedgerView
     /**
      * @param list<LedgerLineView> $for
      * @param list<LedgerLineView> $against
+     * @param list<string> $silentNames what the silent lines are of
      */
     public function __construct(
         public string $cause,
@@ -28,6 +29,7 @@ final readonly class LedgerView
         public array $against,
         #[OA\Property(description: 'lines below half a deciban')]
         public int $silent,
+        public array $silentNames,
         #[OA\Property(description: 'all lines together, silent ones included')]
         public float $evidence,
         public float $total,

@@ -136,6 +136,7 @@ final class PlacesTest extends AppTestCase
         $this->import();
         $ledger = $this->send('GET', '/api/cases/'.self::SAMPLE.'/ledger/installed_height_small');
         $first = self::at($ledger, 'for')->items()[0];
+        self::assertCount(self::at($ledger, 'silent')->whole(0, 999), self::at($ledger, 'silentNames')->words());
         self::assertSame('installed height below the claim, 3E', $first->get('words')->text());
         self::assertSame('bench', $first->get('step')->text());
         self::assertStringStartsWith('×', $first->get('factor')->text());

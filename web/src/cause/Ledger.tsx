@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { LedgerView, RankingView } from '../shared/api';
 import { words } from '../shared/messages';
@@ -30,6 +31,7 @@ export function Ledger({
   /** Signs of which something else is known than at the last look. */
   changed: readonly string[];
 }) {
+  const [isHeard, setHeard] = useState(false);
   return (
     <section className="ledger" aria-label={words.cause.forThis(ledger.label)}>
       <p className="quiet">
@@ -81,8 +83,12 @@ export function Ledger({
       <p className="note">
         {words.cause.start} {db(ledger.start)}, evidence {db(ledger.evidence)};{' '}
         {words.cause.sum.charAt(0).toLowerCase() + words.cause.sum.slice(1)} <b className="figures">{db(ledger.total)}</b>, against{' '}
-        {ledger.baseline}. {words.cause.decibans} {words.cause.silent(ledger.silent)} {words.cause.pairs}
+        {ledger.baseline}. {words.cause.decibans} {words.cause.pairs}{' '}
+        <button type="button" className="more" aria-expanded={isHeard} onClick={() => setHeard(!isHeard)}>
+          {words.cause.silent(ledger.silent)}
+        </button>
       </p>
+      {isHeard && <p className="note">{ledger.silentNames.join('; ')}.</p>}
     </section>
   );
 }

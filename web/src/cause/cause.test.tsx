@@ -63,7 +63,8 @@ const ledger = {
   start: -12,
   evidence: 12.1,
   total: 0.1,
-  silent: 5,
+  silent: 2,
+  silentNames: ['locks worn', 'how it lies, seat hammered'],
   region: '2E',
   baseline: 'none listed',
 };
@@ -128,6 +129,9 @@ test('the board says who leads, what speaks for it and against it, and what is e
   expect(columns).toHaveTextContent('a worn rocker tip');
   expect(columns).toHaveTextContent('against none listed');
   expect(screen.getByText('Coil bind, 2E')).toBeVisible();
+  expect(screen.queryByText(/locks worn/)).toBeNull();
+  await user.click(within(columns).getByRole('button', { name: words.cause.silent(2) }));
+  expect(columns).toHaveTextContent('locks worn; how it lies, seat hammered.');
   expect(screen.getByText(words.cause.wouldExplain('seat hammered'))).toBeVisible();
   expect(within(columns).getAllByRole('link', { name: 'teardown' })[0]).toHaveAttribute(
     'href',
