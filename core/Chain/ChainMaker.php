@@ -20,7 +20,7 @@ final class ChainMaker
 {
     /** Below this a mechanism is not said to have happened, whatever mark could be its. */
     private const HAPPENED = 0.5;
-    /** What a way over a mechanism costs that was looked for and is not there, or that hardly happened: a factor. */
+    /** What a way over a mechanism that hardly happened counts at least: a factor. */
     private const UNLIKELY = 0.05;
     /** Of what would follow, and of faults beside the leading ones, so many are drawn. */
     private const MOST_FOLLOWING = 2;
@@ -118,8 +118,7 @@ final class ChainMaker
 
     private function addRoot(string $code): void
     {
-        $of = array_column(array_map(static fn ($one): array => [$one->cause->code, $one->probability], $this->ranking->causes), 1, 0);
-        $this->probability[$code] = $of[$code] ?? 0.0;
+        $this->probability[$code] = $this->ranking->weighed->ofCause[$code] ?? 0.0;
         $standing = $this->standingOf($code, true);
         $this->standing[$code] = $standing === EventStanding::NotLooked || $standing === EventStanding::Denied
             ? EventStanding::Implied : $standing;
@@ -246,7 +245,6 @@ final class ChainMaker
 
         return $link * $before * match ($this->standing[$parent]) {
             EventStanding::Seen, EventStanding::Told => 1.0,
-            EventStanding::Denied => self::UNLIKELY,
             default => max(self::UNLIKELY, min(1.0, $this->probability[$parent])),
         };
     }

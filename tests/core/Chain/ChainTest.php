@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Tests\Core\Chain;
 
 use MuteTapper\Core\Assessment\Assessment;
+use MuteTapper\Core\Cause\PlacedCause;
 use MuteTapper\Core\Chain\Chain;
 use MuteTapper\Core\Chain\ChainEdit;
 use MuteTapper\Core\Chain\ChainEvent;
@@ -81,6 +82,18 @@ final class ChainTest extends TestCase
         self::assertArrayNotHasKey('seat_hammer', $denied->numbers(), 'what is not there is no part of the story');
     }
 
+    /** A wrong spring leads to float of itself too; where it surged and that was seen, the way over it is the one that is drawn. */
+    public function testWhatIsSaidStepByStepIsNotSaidAcross(): void
+    {
+        $all = ['A1-E1', 'A2-E1', 'A3-E1', 'A4-E1', 'B1-E1', 'B2-E1', 'B3-E1', 'B4-E1'];
+        $chain = self::of(
+            Example::pushrodEight()->shows('spring_differs', 3, ...$all)->shows('coil_clash', 2, 'A1-E1', 'A2-E1', 'B1-E1')
+                ->shows('damper_displaced', 2, 'A1-E1')->shows('tip_peened', 2, 'A1-E1', 'A2-E1')
+                ->shows('flank_landing', 2, 'A1-E1', 'A2-E1')->shows('coils_bright', 0, ...$all),
+        );
+        self::assertSame(['wrong_spring surge', 'surge float', 'float seat_hammer'], self::links($chain));
+    }
+
     /** Nothing is named: what was seen stands by itself, without arrows. */
     public function testWithoutALeaderThereAreNoLinks(): void
     {
@@ -95,13 +108,27 @@ final class ChainTest extends TestCase
     {
         $withLinks = 0;
         foreach (Archetypes::all() as $name => $archetype) {
-            $chain = self::of($archetype['case']);
+            $assessment = Assessment::of($archetype['case']->case(), Example::knowledge());
+            $chain = $assessment->chain();
+            $leading = array_map(static fn (PlacedCause $one): string => $one->cause, $assessment->ranking()->named->first());
             $place = array_flip(array_keys($chain->events));
             foreach ($chain->links as $link) {
                 self::assertLessThan($place[$link->to], $place[$link->from], $name.': what leads to an event is told before it');
                 self::assertNotSame('', $link->reason, $name);
                 [$from, $to] = [$chain->events[$link->from]->standing, $chain->events[$link->to]->standing];
                 self::assertTrue($from->isTold() || !$to->isTold(), $name.': what happened came of what happened');
+            }
+            foreach ($chain->links as $i => $link) {
+                $without = Chain::of($chain->events, array_values(array_diff_key($chain->links, [$i => true])), null, null);
+                self::assertFalse($without->isBefore($link->from, $link->to), $name.': nothing is said twice');
+            }
+            foreach ($chain->events as $code => $event) {
+                $anew = array_filter(array_keys($chain->events), static fn (string $to): bool => $chain->isBefore($code, $to)
+                    && array_filter($leading, static fn (string $cause): bool => $chain->isBefore($cause, $to)) === []);
+                self::assertTrue(
+                    !$event->isCause || in_array($code, $leading, true) || $event->standing !== EventStanding::Implied || $anew !== [],
+                    $name.': '.$code.' neither shows itself nor explains anything more',
+                );
             }
             if ($chain->first !== null) {
                 self::assertArrayHasKey($chain->first, $chain->events, $name);

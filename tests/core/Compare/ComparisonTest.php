@@ -98,6 +98,11 @@ final class ComparisonTest extends TestCase
         self::assertCount(1, $scale->ends, 'travel has a least');
         self::assertGreaterThan($scale->ends[0], $scale->one[1]);
         self::assertLessThan($scale->ends[0], $scale->other[1], 'what is outside lies beyond the end of the good values');
+        self::assertEqualsWithDelta(
+            [0.08, 0.92], [
+                min($scale->one[0], $scale->other[0], ...$scale->ends), max($scale->one[2], $scale->other[2], ...$scale->ends),
+            ], 1e-9, 'the scale is used from end to end',
+        );
         self::assertSame([], $figures[1]->scale?->ends, 'what is read has no limit of its own');
         $byGauge = array_map(static fn (ComparedFigure $one): float => $one->byGauge ?? 0.0, $figures);
         self::assertGreaterThan($figures[0]->byGauge, max(0.0, ...$byGauge));
