@@ -169,9 +169,10 @@ test('two banks side by side: what differs is seen, and the judgement hears it',
 
   // One station against another, chosen on the plan and from the list.
   await page.getByRole('gridcell', { name: /^4E,/ }).click();
-  await page.getByRole('combobox', { name: 'Second side' }).click();
-  await page.getByTitle('1E', { exact: true }).click();
-  await expect(figures.getByRole('columnheader', { name: '4E' })).toBeVisible();
+  await page.getByRole('combobox', { name: 'Second side', exact: true }).click();
+  await page.locator('.ant-select-item-option[title="1E"]').click();
+  await expect(figures.getByRole('columnheader', { name: 'A: 4E' })).toBeVisible();
+  await expect(figures.getByRole('columnheader', { name: 'B: 1E', exact: true })).toBeVisible();
   await expect(figures.getByRole('row', { name: /wire diameter/ })).toContainText('0.011');
 
   await page.getByRole('link', { name: /8 Cause/ }).click();

@@ -35,7 +35,7 @@ export default function Compare() {
       aria-label={label}
       style={{ minWidth: 190, maxWidth: 420 }}
       popupMatchSelectWidth={false}
-      onChange={(codes) => codes.length > 0 && onChange(codes.join(AND))}
+      onChange={(codes) => codes.length > 0 && onChange(likeTheLast(codes).join(AND))}
       showSearch={{ optionFilterProp: 'label' }}
       options={groups.map((group) => ({ value: group.code, label: group.name }))}
     />
@@ -76,6 +76,13 @@ export default function Compare() {
       </div>
     </div>
   );
+}
+
+/** What is chosen joins its like; in the place of anything else it stands alone: a station after a bank is that station. */
+function likeTheLast(codes: readonly string[]): readonly string[] {
+  const kind = (code: string): string => (/^(bank|kind)-/.exec(code) ?? [code.includes('-') ? 'station' : 'cylinder'])[0];
+  const last = codes.at(-1) ?? '';
+  return codes.filter((code) => kind(code) === kind(last));
 }
 
 /** Between groups that are held together as one side. */
