@@ -12,8 +12,10 @@ use MuteTapper\Core\Document\BadDocument;
  */
 final class EntryLog
 {
-    /** @var array<string, list<Entry>>|null standing entries by kind */
+    /** @var array<string, list<Entry>>|null standing entries by kind, of the engine as it came */
     private ?array $standing = null;
+    /** @var array<string, list<Entry>> what was measured for a rebuild or at a return, by its event */
+    private array $built = [];
 
     /**
      * @param list<Entry> $entries
@@ -80,16 +82,39 @@ final class EntryLog
         return $head?->kind === EntryKind::Withdrawal ? null : $head;
     }
 
-    /** @return list<Entry> the entries of a kind that stand, in the order of their slots' first use */
+    /**
+     * The entries of a kind that stand, in the order of their slots' first use. What was measured for a rebuild is none of them.
+     *
+     * @return list<Entry>
+     */
     public function standing(EntryKind $kind): array
+    {
+        return $this->sorted()[$kind->value] ?? [];
+    }
+
+    /** @return list<Entry> what stands of a rebuild or of a return */
+    public function builtFor(string $event): array
+    {
+        $this->sorted();
+
+        return $this->built[$event] ?? [];
+    }
+
+    /** @return array<string, list<Entry>> */
+    private function sorted(): array
     {
         if ($this->standing === null) {
             $this->standing = [];
             foreach ($this->heads as $entry) {
-                $this->standing[$entry->kind->value][] = $entry;
+                $event = $entry->slot->builtFor();
+                if ($event === null) {
+                    $this->standing[$entry->kind->value][] = $entry;
+                } elseif ($entry->kind === EntryKind::Reading) {
+                    $this->built[$event][] = $entry;
+                }
             }
         }
 
-        return $this->standing[$kind->value] ?? [];
+        return $this->standing;
     }
 }

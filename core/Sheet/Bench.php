@@ -347,6 +347,10 @@ final class Bench
     private function workOut(Value $value, string $place, array $parts): Given|Missing
     {
         $index = $value->index->join($parts);
+        $measured = $this->change->measured($place, $value->name, $index);
+        if ($measured !== null) {
+            return $measured;
+        }
         $change = $this->change->of($place, $value->name, $index);
         if ($change !== null && $this->base !== null) {
             return $this->changed($change, $this->base->value($place, $value->name, $index));
@@ -764,15 +768,34 @@ final class Bench
     {
         $moved = null;
         foreach ($names as $name => $direction) {
-            $before = $base->value($place, $name);
-            $after = $this->value($place, $name);
-            if ($before instanceof Given && $after instanceof Given && $before->value->base !== $after->value->base) {
-                $by = $after->value->minus($before->value);
+            $by = $this->shiftOf($name, $place, $base);
+            if ($by !== null) {
                 $by = $direction > 0 ? $by : $by->scaled(-1);
                 $moved = $moved === null ? $by : $moved->plus($by);
             }
         }
 
         return $moved;
+    }
+
+    /** How far a value is moved by what is changed. One that nobody recorded is moved all the same: by what is added to it. */
+    private function shiftOf(string $name, string $place, self $base): ?Uncertain
+    {
+        $before = $base->value($place, $name);
+        $after = $this->value($place, $name);
+        if ($before instanceof Given && $after instanceof Given && $before->value->base !== $after->value->base) {
+            return $after->value->minus($before->value);
+        }
+        [$isAdded, $quantity] = $this->change->of($place, $name, null) ?? [false, null];
+        if ($isAdded && $quantity !== null) {
+            return Uncertain::exact($quantity);
+        }
+        $value = $this->sheets->value($name);
+        $with = $value->column->movesWith ?? [];
+        foreach ($value->ways as $way) {
+            $with += $with === [] && $way->same !== null ? [$way->same->name => 1] : [];
+        }
+
+        return $with === [] ? null : $this->movedWith($with, $place, $base);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Sheet;
 
+use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Engine;
@@ -16,8 +17,9 @@ final readonly class Change
     /**
      * @param array<string, array{bool, Quantity}> $values whether it is added, and the quantity, by place, name and index
      * @param array<string, string> $parts place that the part is taken from, by place and part
+     * @param array<string, Given> $measured what was read of it since, by place, name and index: it goes before everything tried
      */
-    private function __construct(private array $values, private array $parts)
+    private function __construct(private array $values, private array $parts, private array $measured = [])
     {
     }
 
@@ -50,7 +52,13 @@ final readonly class Change
             $parts[$place.'/'.$part] = $from;
         }
 
-        return new self($this->values, $parts);
+        return new self($this->values, $parts, $this->measured);
+    }
+
+    /** What was read after it was done: no matter what was meant, this is how it is. */
+    public function measuring(string $place, string $name, ?string $index, Given $read): self
+    {
+        return new self($this->values, $this->parts, [self::key($place, $name, $index) => $read] + $this->measured);
     }
 
     /**
@@ -95,6 +103,11 @@ final readonly class Change
         return $this->values === [] ? null : $this->values[self::key($place, $name, $index)] ?? null;
     }
 
+    public function measured(string $place, string $name, ?string $index): ?Given
+    {
+        return $this->measured === [] ? null : $this->measured[self::key($place, $name, $index)] ?? null;
+    }
+
     public function sourceOf(string $place, string $part): ?string
     {
         return $this->parts === [] ? null : $this->parts[$place.'/'.$part] ?? null;
@@ -108,7 +121,7 @@ final readonly class Change
             $values[self::key($place, $name, $index)] = [$isAdded, $quantity];
         }
 
-        return new self($values, $this->parts);
+        return new self($values, $this->parts, $this->measured);
     }
 
     private static function key(string $place, string $name, ?string $index): string

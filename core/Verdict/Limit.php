@@ -94,6 +94,17 @@ final readonly class Limit
         };
     }
 
+    /** A window around what is planned: two ends that nobody published, for one place. */
+    public static function window(string $quantity, string $title, Quantity $least, Quantity $most): self
+    {
+        $width = Quantity::difference($most->base - $least->base, $most->dimension);
+
+        return new self(
+            $quantity, $title, Side::Between, [self::COMPUTED => new Bound($least, $most)], [], self::COMPUTED,
+            Quantity::difference(0.0, $most->dimension), null, '', $width, 'around what is planned', 'practice', null,
+        );
+    }
+
     /** Whether the figure that decides was stated by nobody yet, neither in the case nor by the shop. */
     public function isOpen(): bool
     {
