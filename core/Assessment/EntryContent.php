@@ -13,6 +13,12 @@ use MuteTapper\Core\Entry\MeasuredLift;
 use MuteTapper\Core\Entry\PartTag;
 use MuteTapper\Core\Entry\SweptCurve;
 use MuteTapper\Core\Photograph\Annotation;
+use MuteTapper\Core\Reassembly\LineRecord;
+use MuteTapper\Core\Reassembly\Outcome;
+use MuteTapper\Core\Reassembly\Tightening;
+use MuteTapper\Core\Remedy\Remedy;
+use MuteTapper\Core\Remedy\Reuse;
+use MuteTapper\Core\Remedy\Taken;
 use MuteTapper\Core\RunLog\LogUse;
 use MuteTapper\Core\Schedule\LaboratoryReport;
 use MuteTapper\Core\Schedule\Promise;
@@ -53,6 +59,12 @@ final class EntryContent
             EntryKind::Promise => Promise::fromNode($data)->toArray(),
             EntryKind::Report => LaboratoryReport::fromNode($data)->toArray(),
             EntryKind::Chain => ChainEdit::fromNode($data)->toArray(),
+            EntryKind::Remedy => Remedy::fromNode($data)->toArray(),
+            EntryKind::Taken => Taken::fromNode($data)->toArray(),
+            EntryKind::Reuse => Reuse::fromNode($data)->toArray(),
+            EntryKind::Tightening => Tightening::fromNode($data)->toArray(),
+            EntryKind::Line => LineRecord::fromNode($data)->toArray(),
+            EntryKind::Outcome => Outcome::fromNode($data)->toArray(),
             EntryKind::Reading, EntryKind::Claim, EntryKind::Finding, EntryKind::Look, EntryKind::Photograph, EntryKind::Withdrawal => null,
         };
     }

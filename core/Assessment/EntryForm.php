@@ -23,6 +23,13 @@ use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Entry\SweptCurve;
 use MuteTapper\Core\Photograph\Annotation;
 use MuteTapper\Core\Quantity\Dimension;
+use MuteTapper\Core\Reassembly\Joint;
+use MuteTapper\Core\Reassembly\LineRecord;
+use MuteTapper\Core\Reassembly\Outcome;
+use MuteTapper\Core\Reassembly\Tightening;
+use MuteTapper\Core\Remedy\Remedy;
+use MuteTapper\Core\Remedy\Reuse;
+use MuteTapper\Core\Remedy\Taken;
 use MuteTapper\Core\RunLog\LogUse;
 use MuteTapper\Core\Schedule\LaboratoryReport;
 use MuteTapper\Core\Schedule\Promise;
@@ -63,7 +70,7 @@ final readonly class EntryForm
             EntryKind::Withdrawal => self::withdrawal($entry),
             default => self::ownSlot($entry, $engine),
         };
-        $this->content($entry);
+        $this->content($entry, $engine);
     }
 
     /** @throws BadDocument */
@@ -83,7 +90,7 @@ final readonly class EntryForm
     {
         $column = $this->sheets->columns[$slot->item]
             ?? throw BadDocument::at('/slot/item', sprintf('“%s” is not a reading of any sheet.', $slot->item));
-        $column->accept($slot, $engine, false);
+        $column->accept($slot->asFound(), $engine, false);
 
         return $column;
     }
@@ -122,7 +129,7 @@ final readonly class EntryForm
     }
 
     /** @throws BadDocument with the path of the field in the entry */
-    private function content(Entry $entry): void
+    private function content(Entry $entry, Engine $engine): void
     {
         try {
             match ($entry->kind) {
@@ -130,6 +137,7 @@ final readonly class EntryForm
                 EntryKind::Look => Look::of($entry),
                 EntryKind::Photograph => self::checksum($entry),
                 EntryKind::Task => self::task($entry),
+                EntryKind::Remedy => Remedy::of($entry)->change($engine, $this->sheets),
                 // Read with their column above.
                 EntryKind::Reading, EntryKind::Claim, EntryKind::Withdrawal => null,
                 default => EntryContent::normal($entry->kind, $entry->node()),
@@ -166,6 +174,12 @@ final readonly class EntryForm
             EntryKind::Promise => Promise::slot(),
             EntryKind::Report => LaboratoryReport::slot($index),
             EntryKind::Chain => self::chainSlot($entry),
+            EntryKind::Remedy => Remedy::slot($index),
+            EntryKind::Taken => Taken::slot(),
+            EntryKind::Reuse => $part === null || !$part->isFittedTo($engine) ? null : Reuse::slot($slot->place, $part),
+            EntryKind::Tightening => ($joint = Joint::tryFrom($index)) === null ? null : Tightening::slot($joint),
+            EntryKind::Line => LineRecord::slot($slot->place, $index),
+            EntryKind::Outcome => Outcome::slot($index),
             EntryKind::Reading, EntryKind::Claim, EntryKind::Look, EntryKind::Withdrawal => $slot,
         };
         if ($own === null || $own->index === '' || $own->toArray() !== $slot->toArray()) {

@@ -76,12 +76,6 @@ final readonly class ChainEdit
         return new Slot(Place::ENGINE, self::PART, $this->what->value, $index);
     }
 
-    /** What the keys of all their slots begin with. */
-    public static function slots(): string
-    {
-        return implode('/', [Place::ENGINE, self::PART, '']);
-    }
-
     /** @return array<string, mixed> in the shape that fromNode reads */
     public function toArray(): array
     {

@@ -47,6 +47,18 @@ enum EntryKind: string
     case Report = 'report';
     /** A change of the chain of damage. */
     case Chain = 'chain';
+    /** Something that could be changed on the engine, tried or held to. */
+    case Remedy = 'remedy';
+    /** The remedy that is taken. */
+    case Taken = 'taken';
+    /** Whether a part goes back in. */
+    case Reuse = 'reuse';
+    /** How bolts are tightened, from the maker's manual. */
+    case Tightening = 'tightening';
+    /** A line of the reassembly, ticked or left out. */
+    case Line = 'line';
+    /** How the engine came back. */
+    case Outcome = 'outcome';
     /** Takes back the entry it supersedes; the slot is empty again. */
     case Withdrawal = 'withdrawal';
 }

@@ -9,11 +9,13 @@ use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Entry\Gauge;
 use MuteTapper\Core\Verdict\Limits;
 
-/** What the trade knows, as data: signs, causes, events, links, limits, gauges, stock. Identified by the SHA-256 of its content. */
+/** What the trade knows, as data: signs, causes, limits, gauges, plans, stock. Identified by the SHA-256 of its content. */
 final readonly class Knowledge
 {
     /** Names of the files that hold it. */
-    public const FILES = ['signs', 'causes', 'events', 'limits', 'gauges', 'questions', 'steps', 'checks', 'stock', 'editions'];
+    public const FILES = [
+        'signs', 'causes', 'events', 'limits', 'gauges', 'questions', 'steps', 'checks', 'stock', 'reassembly', 'editions',
+    ];
 
     /**
      * @param array<string, Sign> $signs
@@ -22,6 +24,7 @@ final readonly class Knowledge
      * @param array<string, Question> $questions
      * @param array<string, PlannedStep> $steps steps of a teardown, in their usual order
      * @param array<string, Check> $checks what can be done to learn of signs
+     * @param array<string, AssemblyLine> $reassembly lines of putting an engine together, in their usual order
      * @param array<string, array<string, true>> $editions signs that each edition of the catalogue listed, by its hash
      * @param array<string, true> $always signs that every edition listed
      */
@@ -35,6 +38,7 @@ final readonly class Knowledge
         public array $steps,
         public array $checks,
         public ShimStock $springShims,
+        public array $reassembly,
         public string $hash,
         private array $editions,
         private array $always,
@@ -42,8 +46,8 @@ final readonly class Knowledge
     }
 
     /**
-     * @param array<string, mixed> $files decoded content by file name without extension: signs, causes, events, limits, gauges, questions,
-     *                                    steps, checks, stock; editions, which is no part of the hash; and links as a shop sets them
+     * @param array<string, mixed> $files decoded content by the names of FILES; editions is no part of the hash; and links as a shop
+     *                                    sets them
      *
      * @throws BadDocument
      */
@@ -93,6 +97,7 @@ final readonly class Knowledge
             $steps,
             self::checks($root->get('checks')->get('checks'), $signs, $steps),
             ShimStock::fromNode($root->get('stock')->get('stock')->get('spring_shims')),
+            self::reassembly($root->get('reassembly')->get('lines')),
             hash('sha256', json_encode($files, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)),
             $editions,
             $editions === [] ? [] : array_intersect_key(...array_values($editions)),
@@ -120,6 +125,25 @@ final readonly class Knowledge
         }
 
         return $checks;
+    }
+
+    /**
+     * @return array<string, AssemblyLine>
+     *
+     * @throws BadDocument where a line belongs after one that does not stand before it
+     */
+    private static function reassembly(Node $node): array
+    {
+        $lines = [];
+        foreach ($node->items() as $one) {
+            $line = AssemblyLine::fromNode($one);
+            foreach (array_diff($line->after, array_keys($lines)) as $unknown) {
+                throw BadDocument::at($one->pointer.'/after', sprintf('“%s” is no line that stands before it.', $unknown));
+            }
+            $lines[$line->code] = $line;
+        }
+
+        return $lines;
     }
 
     /**

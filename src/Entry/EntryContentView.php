@@ -20,7 +20,9 @@ use OpenApi\Attributes as OA;
     new OA\Property('standing', type: 'string', enum: ['known', 'said', 'unknown']),
     new OA\Property('words', type: 'string'), new OA\Property('severity', type: 'integer'), new OA\Property(
         'state', type: 'string',
-        enum: ['as_found', 'after_cleaning', 'open', 'done', 'skipped', 'new', 'carried', 'changed', 'unknown'],
+        enum: [
+            'as_found', 'after_cleaning', 'open', 'done', 'skipped', 'new', 'carried', 'changed', 'unknown', 'ticked', 'kept', 'left_out',
+        ],
     ),
     new OA\Property('sureness', type: 'number'), new OA\Property('fill', type: 'string', enum: ['filled', 'drained']),
     new OA\Property('note', type: 'string'), new OA\Property('sha256', type: 'string'), new OA\Property('caption', type: 'string'),
@@ -59,6 +61,30 @@ use OpenApi\Attributes as OA;
     new OA\Property('edit', type: 'string', enum: ['cut', 'link', 'order', 'event', 'first', 'older', 'both']),
     new OA\Property('event', type: 'string'), new OA\Property('to', type: 'string'), new OA\Property('place', type: 'string'),
     new OA\Property('known', description: 'how an added event is known', type: 'string', enum: ['seen', 'told', 'implied']),
+    new OA\Property('name', description: 'of a remedy', type: 'string'),
+    new OA\Property('remedyKind', type: 'string', enum: ['cure', 'trial', 'containment']),
+    new OA\Property(
+        'change', type: 'array',
+        description: 'of a remedy: a list of {places, name, index, to | by: {number, unit}} and {places, part, from}',
+        items: new OA\Items(type: 'object', additionalProperties: true),
+    ),
+    new OA\Property('hours', type: 'number'), new OA\Property('waitDays', type: 'integer'),
+    new OA\Property('until', description: 'what ends a containment', type: 'string'), new OA\Property('tellTales', type: 'string'),
+    new OA\Property('remedies', description: 'ids of those taken', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property('decision', type: 'string', enum: ['keep', 'keep_with_limit', 'rework', 'replace']),
+    new OA\Property(
+        'passes', description: 'of a tightening', type: 'array', items: new OA\Items(
+            required: ['figure', 'unit'],
+            properties: [
+                new OA\Property('figure', type: 'number'),
+                new OA\Property('unit', type: 'string', enum: ['N·m', 'lbf·ft', 'lbf·in', '°']),
+            ],
+            type: 'object',
+        ),
+    ),
+    new OA\Property('bolts', type: 'string', enum: ['once', 'again', 'measured']), new OA\Property('threads', type: 'string'),
+    new OA\Property('order', type: 'string'), new OA\Property('source', type: 'string'),
+    new OA\Property('symptom', type: 'string', enum: ['gone', 'less', 'same', 'other']),
     new OA\Property('fileName', type: 'string'), new OA\Property('format', type: 'object', additionalProperties: true),
     new OA\Property('thresholds', type: 'object', additionalProperties: true),
 ])]

@@ -29,7 +29,8 @@ final class FloorPlan
             ['Sheet'],
             self::TRADES,
             ['Cause', 'Compare'],
-            ['Chain', 'Likeness'],
+            ['Chain', 'Likeness', 'Remedy'],
+            ['Reassembly'],
             ['Assessment'],
         ],
         self::APP => [
@@ -38,7 +39,8 @@ final class FloorPlan
             ['Library'],
             ['Assessment', 'CaseFile', 'Entry', 'Gauge', 'Paper', 'Photograph', 'RunLog', 'Timeline'],
             ['Before', 'Cause', 'Schedule', 'Sheet', 'Tried'],
-            ['Chain', 'Clearance', 'Compare', 'Likeness', 'Motion', 'Queue', 'Spring', 'Teardown'],
+            ['Chain', 'Clearance', 'Compare', 'Likeness', 'Motion', 'Queue', 'Remedy', 'Spring', 'Teardown'],
+            ['Reassembly'],
             ['Report', 'Screen'],
         ],
     ];

@@ -269,6 +269,12 @@ final class Example
     }
 
     /** @param array<string, mixed> $data */
+    public function recordsAt(EntryKind $kind, Slot $slot, array $data, string $at): self
+    {
+        return $this->add($kind->value, $slot->place, $slot->part, $slot->item, $slot->index, $data, $at);
+    }
+
+    /** @param array<string, mixed> $data */
     private function add(
         string $kind,
         string $place,

@@ -66,6 +66,24 @@ final class EntryContentTest extends TestCase
         yield 'added to the chain' => [
             EntryKind::Chain, ['edit' => 'event', 'event' => 'own-1', 'words' => 'x', 'known' => 'told', 'place' => 'A1-E1'],
         ];
+        yield 'remedy' => [EntryKind::Remedy, [
+            'name' => 'Shims', 'remedyKind' => 'cure', 'words' => ' thin ', 'hours' => 2.5, 'waitDays' => 3,
+            'change' => [['places' => ['A1-E1'], 'name' => 'lash', 'to' => ['number' => 0.012, 'unit' => 'in']]],
+        ]];
+        yield 'containment' => [
+            EntryKind::Remedy, ['name' => 'Limiter', 'remedyKind' => 'containment', 'until' => 'the springs come', 'tellTales' => 'noise'],
+        ];
+        yield 'taken' => [EntryKind::Taken, ['remedies' => ['a', 'b'], 'words' => ' both ']];
+        yield 'kept with a limit' => [
+            EntryKind::Reuse, ['decision' => 'keep_with_limit', 'amount' => 12, 'unit' => 'runs', 'words' => ' sound '],
+        ];
+        yield 'replaced' => [EntryKind::Reuse, ['decision' => 'replace']];
+        yield 'tightening' => [EntryKind::Tightening, [
+            'passes' => [['figure' => 30, 'unit' => 'N·m'], ['figure' => 90, 'unit' => '°']], 'bolts' => 'once', 'threads' => ' oiled ',
+            'order' => 'from the middle', 'source' => ' manual, page 12 ',
+        ]];
+        yield 'line' => [EntryKind::Line, ['state' => 'left_out', 'note' => ' none fitted ', 'choice' => 'dry']];
+        yield 'outcome' => [EntryKind::Outcome, ['amount' => 10, 'symptom' => 'gone', 'words' => ' quiet ']];
         yield 'report' => [EntryKind::Report, ['laboratory' => 'lab', 'words' => 'x', 'results' => [['name' => 'iron', 'value' => '7']]]];
     }
 

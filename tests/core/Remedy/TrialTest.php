@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Tests\Core\Remedy;
+
+use MuteTapper\Core\Assessment\Assessment;
+use MuteTapper\Core\Document\BadDocument;
+use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Remedy\Remedies;
+use MuteTapper\Core\Remedy\Remedy;
+use MuteTapper\Core\Remedy\Taken;
+use MuteTapper\Core\Remedy\Trial;
+use MuteTapper\Core\Sheet\Bench;
+use MuteTapper\Core\Sheet\Column;
+use MuteTapper\Tests\Core\Example;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class TrialTest extends TestCase
+{
+    private const FOUND = [
+        'installed_height' => '1.750', 'bind_height' => '1.130', 'net_lift' => '0.560', 'seal_height' => '0.900',
+        'retainer_depth' => '0.150',
+        'guide_height' => '0.700', 'stem_diameter' => '0.3410', 'pocket_diameter' => '1.600', 'outside_diameter' => '1.550',
+        'lash' => '0.012', 'valve_margin' => '0.045', 'relief_depth' => '0.200',
+    ];
+
+    /** @param array<string, string> $but typed in place of what was found */
+    private static function example(array $but = []): Example
+    {
+        $example = Example::pushrodEight();
+        foreach (array_merge(self::FOUND, $but) as $column => $text) {
+            foreach (['A1-E1', 'A1-I1', 'B2-E1'] as $place) {
+                self::read($example, $place, $column, $text);
+            }
+        }
+        foreach (['load_seat' => ['130', '1.750'], 'load_open' => ['330', '1.190']] as $column => [$load, $height]) {
+            $example->measures('A1-E1', $column, $load, $height);
+        }
+
+        return $example;
+    }
+
+    private static function read(Example $example, string $place, string $column, string $text): void
+    {
+        $index = match ($column) {
+            'stem_diameter' => 'middle.along',
+            'bind_height', 'outside_diameter' => 'outer',
+            default => null,
+        };
+        $example->tests($place, $column, $text, $index);
+    }
+
+    /** @param list<array<string, mixed>> $change */
+    private static function remedy(array $change): Remedy
+    {
+        return Remedy::fromNode(Node::root(['name' => 'x', 'remedyKind' => 'cure', 'change' => $change]), 'a');
+    }
+
+    private static function trial(Bench $found, Remedy $remedy): Trial
+    {
+        return new Trial($found, $found->with($remedy->change($found->case->engine, $found->sheets)));
+    }
+
+    /** @return iterable<string, array{string, float, string}> column, figure in inches, the same as typed */
+    public static function changed(): iterable
+    {
+        yield 'height' => ['installed_height', 1.72, '1.720'];
+        yield 'lift' => ['net_lift', 0.61, '0.610'];
+        yield 'lash' => ['lash', 0.02, '0.020'];
+        yield 'seal' => ['seal_height', 0.83, '0.830'];
+        yield 'retainer' => ['retainer_depth', 0.11, '0.110'];
+        yield 'bind height' => ['bind_height', 1.02, '1.020'];
+        yield 'pocket' => ['pocket_diameter', 1.64, '1.640'];
+        yield 'relief' => ['relief_depth', 0.25, '0.250'];
+    }
+
+    /** Every margin of a remedy is that of a case into which the changed value was typed. */
+    #[DataProvider('changed')]
+    public function testARemedyIsTheCaseTypedSo(string $column, float $to, string $typed): void
+    {
+        $index = $column === 'bind_height' ? ['index' => 'outer'] : [];
+        $places = ['A1-E1', 'A1-I1', 'B2-E1'];
+        $remedy = self::remedy([['places' => $places, 'name' => $column, 'to' => ['number' => $to, 'unit' => 'in']] + $index]);
+        $found = self::example()->bench();
+        $trial = self::trial($found, $remedy);
+        $asTyped = self::example([$column => $typed])->bench();
+        $compared = $moved = 0;
+        foreach (Trial::judged($found) as $judged) {
+            foreach ($trial->effects($judged->value) as $effect) {
+                $margin = $asTyped->margin($effect->after->place, $judged->value, $effect->after->index);
+                self::assertSame($margin?->value() === null, $effect->after->value() === null, $judged->value);
+                self::assertEqualsWithDelta(
+                    $margin?->value()->base ?? 0.0, $effect->after->value()->base ?? 0.0, 1e-9, $judged->value.' at '.$effect->after->place,
+                );
+                ++$compared;
+                $moved += $effect->isUnchanged() ? 0 : 1;
+            }
+        }
+        self::assertGreaterThan(100, $compared);
+        self::assertSame(in_array($column, ['lash', 'relief_depth'], true) ? 0 : 1, min(1, $moved), 'it moves a margin that is known');
+    }
+
+    /** Shims that nobody measured raise the spring all the same. */
+    public function testWhatIsAddedToWhatNobodyRecordedMovesWhatStandsOnIt(): void
+    {
+        $found = self::example()->bench();
+        $shim = ['places' => ['A1-E1'], 'name' => 'shim_stack', 'by' => ['number' => 0.03, 'unit' => 'in']];
+        $trial = self::trial($found, self::remedy([$shim]));
+        $worst = $trial->worst('travel_to_bind');
+        self::assertNotNull($worst);
+        self::assertSame('A1-E1', $worst->after->place, 'of all places that which it moves');
+        self::assertEqualsWithDelta(-0.03 * 0.0254, $worst->gained(), 1e-9);
+        self::assertTrue($worst->isWorse());
+        self::assertSame(['installed_height', 'seal_height', 'guide_height'], array_map(
+            static fn (Column $one): string => $one->code, $trial->toMeasureAgain(),
+        ));
+        $seal = $trial->worst('retainer_to_seal', 'A1-E1');
+        self::assertTrue($seal?->isUnchanged(), 'spring seat and seal top go down together');
+        self::assertFalse($trial->moves('valve_margin'));
+    }
+
+    public function testAtAValveItsOwnFiguresAreShown(): void
+    {
+        $found = self::example()->bench();
+        $less = ['places' => ['A1-E1'], 'name' => 'net_lift', 'by' => ['number' => -0.02, 'unit' => 'in']];
+        $trial = self::trial($found, self::remedy([$less]));
+        $here = $trial->worst('travel_to_bind', 'B2-E1');
+        self::assertSame('B2-E1', $here?->after->place);
+        self::assertTrue($here->isUnchanged());
+        self::assertTrue($trial->worst('travel_to_bind')?->isBetter());
+    }
+
+    public function testNothingThatIsTriedReachesTheRanking(): void
+    {
+        $example = self::example()->sees('A1-E1', 'spring', 'coils_bright', 3);
+        $plain = Assessment::of($example->case(), Example::knowledge())->ranking();
+        $remedy = self::remedy([['places' => ['A1-E1', 'A1-I1'], 'name' => 'installed_height', 'to' => ['number' => 1.6, 'unit' => 'in']]]);
+        $with = $example->but(static function (Example $other) use ($remedy): void {
+            $other->records(EntryKind::Remedy, Remedy::slot('a'), $remedy->toArray());
+            $other->records(EntryKind::Taken, Taken::slot(), ['remedies' => ['a']]);
+            $other->tests('A1-E1', 'installed_height', '1.500', 'built-rebuild');
+        });
+        $tried = Assessment::of($with->case(), Example::knowledge())->ranking();
+        self::assertEquals($plain->weighed->best, $tried->weighed->best);
+        self::assertSame(['a'], array_map(static fn (Remedy $one): string => $one->id, Remedies::of($with->case())->taken()));
+    }
+
+    /** @return iterable<string, array{list<array<string, mixed>>, array<string, mixed>, string, string}> */
+    public static function bad(): iterable
+    {
+        $lash = ['name' => 'lash', 'to' => ['number' => 0.01, 'unit' => 'in']];
+        yield 'no such value' => [
+            [['places' => ['A1-E1'], 'name' => 'shine', 'to' => ['number' => 1, 'unit' => 'in']]], [], '/0/name', 'no value',
+        ];
+        yield 'at a wider place' => [[['places' => ['A1']] + $lash], [], '/0/places/0', 'a matter of each station'];
+        yield 'at no place' => [[['places' => ['C9-E1']] + $lash], [], '/0/places/0', 'is none'];
+        yield 'in another unit' => [
+            [['places' => ['A1-E1'], 'name' => 'lash', 'to' => ['number' => 0.01, 'unit' => 'lbf']]], [], '/0/to/unit', 'not a unit',
+        ];
+        yield 'holds without an end' => [[], ['remedyKind' => 'containment'], '/until', 'what ends it'];
+        yield 'too long' => [[], ['hours' => 9000], '/hours', 'not plausible'];
+    }
+
+    /**
+     * @param list<array<string, mixed>> $change
+     * @param array<string, mixed> $more
+     */
+    #[DataProvider('bad')]
+    public function testABadRemedyIsRefusedByItsPlace(array $change, array $more, string $pointer, string $words): void
+    {
+        try {
+            $bench = self::example()->bench();
+            $data = $more + ['name' => 'x', 'remedyKind' => 'cure', 'change' => $change];
+            Remedy::fromNode(Node::root($data))->change($bench->case->engine, $bench->sheets);
+            self::fail('accepted');
+        } catch (BadDocument $problem) {
+            self::assertSame($pointer, $problem->pointer);
+            self::assertStringContainsString($words, $problem->reason);
+        }
+    }
+}
