@@ -10,6 +10,11 @@ use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
 use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Chain\ChainEdit;
+use MuteTapper\Core\Entry\Slot;
+use MuteTapper\Core\Reassembly\Outcome;
+use MuteTapper\Core\Reassembly\Tightening;
+use MuteTapper\Core\Remedy\Remedy;
+use MuteTapper\Core\Remedy\Reuse;
 use Symfony\Contracts\Cache\CacheInterface;
 use Symfony\Contracts\Cache\ItemInterface;
 
@@ -20,6 +25,11 @@ use Symfony\Contracts\Cache\ItemInterface;
 final class Assessments
 {
     private const KEPT_SECONDS = 86400;
+    /** Beginnings and parts of the slots that the judgement never reads, as SQL patterns. */
+    private const UNHEARD = [
+        'engine/'.ChainEdit::PART.'/%', 'engine/'.Remedy::PART.'/%', 'engine/'.Outcome::PART.'/%', '%/'.Tightening::PART.'/%',
+        '%/'.Reuse::ITEM.'/%', '%/'.Slot::BUILT.'%',
+    ];
 
     /** @var array<string, Assessment> by content and revision */
     private array $assessments = [];
@@ -80,13 +90,17 @@ final class Assessments
 
     /**
      * Names all that is derived of a case as it stands: the heads of its entries, its descriptions, the knowledge, the core, and how much
-     * of what takes long is solved. What people changed on the chain of damage is laid over what is derived, and changes none of it.
+     * of what takes long is solved. What people changed on the chain of damage, what could be changed on the engine, and how it went back
+     * together are laid over what is derived, and change none of it.
      */
     public function content(CaseRecord $case): string
     {
         $heads = $this->connection->fetchFirstColumn(
-            'SELECT entry_id FROM slot_head WHERE case_id = ? AND slot_key NOT LIKE ? ORDER BY first_seq',
-            [$case->id, ChainEdit::slots().'%'],
+            sprintf(
+                'SELECT entry_id FROM slot_head WHERE case_id = ? %s ORDER BY first_seq',
+                str_repeat('AND slot_key NOT LIKE ? ', count(self::UNHEARD)),
+            ),
+            [$case->id, ...self::UNHEARD],
         );
 
         $solved = $this->connection->fetchOne(

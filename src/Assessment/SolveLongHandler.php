@@ -12,6 +12,9 @@ use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Calculation\LongCalculation;
 use MuteTapper\Core\Calculation\Solution;
 use MuteTapper\Core\Calculation\Solutions;
+use MuteTapper\Core\Document\BadDocument;
+use MuteTapper\Core\Remedy\Remedies;
+use MuteTapper\Core\Sheet\Bench;
 use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 
 /** Solves value by value and place by place. Killed half-way it begins again, and what was solved is there already. */
@@ -38,14 +41,16 @@ final readonly class SolveLongHandler
         try {
             $assessment = Assessment::of($this->cases->file($case), $this->knowledge->current(), $this->solver());
             $asked = [];
-            foreach ($assessment->bench->sheets->solvedLong() as $value) {
-                foreach ($assessment->case->engine->sites($value->site) as $place) {
-                    $asked[] = [$place, $value->name];
+            foreach ([$assessment->bench, ...$this->remedied($assessment)] as $bench) {
+                foreach ($bench->sheets->solvedLong() as $value) {
+                    foreach ($assessment->case->engine->sites($value->site) as $place) {
+                        $asked[] = [$bench, $place, $value->name];
+                    }
                 }
             }
             $total = count($asked);
-            foreach ($asked as [$place, $name]) {
-                $assessment->bench->value($place, $name);
+            foreach ($asked as [$bench, $place, $name]) {
+                $bench->value($place, $name);
                 if (!$this->solving->report($solving, SolvingState::Solving, ++$done, $total)) {
                     return;
                 }
@@ -57,6 +62,21 @@ final readonly class SolveLongHandler
             $id = $this->faults->log($fault);
             $this->solving->report($solving, SolvingState::Fault, $done, $total, sprintf('The program failed on it (%s).', $id));
         }
+    }
+
+    /** @return list<Bench> with each of the remedies: what takes long is worked out for them too */
+    private function remedied(Assessment $assessment): array
+    {
+        $benches = [];
+        foreach (Remedies::of($assessment->case)->all as $remedy) {
+            try {
+                $benches[] = $assessment->bench->with($remedy->change($assessment->case->engine, $assessment->bench->sheets));
+            } catch (BadDocument) {
+                // The board says why it cannot be laid on this engine.
+            }
+        }
+
+        return $benches;
     }
 
     private function solver(): Solutions

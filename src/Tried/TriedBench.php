@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Tried;
 
+use MuteTapper\App\Assessment\KeptSolutions;
 use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Document\Node;
@@ -13,16 +14,21 @@ use MuteTapper\Core\Sheet\Change;
 /** The bench of a case with what is tried in it; the parts of the library lie beside it. Nothing of it is recorded. */
 final readonly class TriedBench
 {
-    public function __construct(private ShelvedParts $shelved)
+    public function __construct(private ShelvedParts $shelved, private KeptSolutions $solutions)
     {
     }
 
     public function of(Assessment $assessment, Node $change): Bench
     {
-        $sheets = $assessment->bench->sheets;
-        $beside = Bench::of($this->shelved->beside($assessment->case, $sheets), $sheets, $assessment->knowledge);
+        return $this->beside($assessment)->with(Change::fromNode($change, $assessment->case->engine, $assessment->bench->sheets));
+    }
 
-        return $beside->with(Change::fromNode($change, $assessment->case->engine, $sheets));
+    /** The bench of a case with the parts of the library beside it. */
+    public function beside(Assessment $assessment): Bench
+    {
+        $sheets = $assessment->bench->sheets;
+
+        return Bench::of($this->shelved->beside($assessment->case, $sheets), $sheets, $assessment->knowledge, $this->solutions);
     }
 
     /** As it is written in an address: nothing where nothing is tried. */

@@ -78,6 +78,24 @@ final class WorkTest extends AppTestCase
             'chain', ['engine', 'chain', 'event', 'own-1'],
             ['edit' => 'event', 'event' => 'own-1', 'words' => 'crown struck', 'known' => 'seen', 'place' => 'A1-E1'],
         ];
+        yield 'a remedy' => ['remedy', ['engine', 'remedy', 'alternative', 'r1'], [
+            'name' => 'Shim the exhausts', 'remedyKind' => 'trial', 'hours' => 2.5,
+            'change' => [['places' => ['A1-E1', 'A2-E1'], 'name' => 'shim_stack', 'by' => ['number' => 0.03, 'unit' => 'in']]],
+        ]];
+        yield 'what is taken' => ['taken', ['engine', 'remedy', 'taken'], ['remedies' => ['r1']]];
+        yield 'a part that stays' => ['reuse', ['A1-E1', 'valve', 'reuse'], ['decision' => 'keep', 'words' => 'looked at, sound']];
+        yield 'all others of a part' => ['reuse', ['engine', 'spring', 'reuse'], ['decision' => 'replace']];
+        yield 'passes' => ['tightening', ['engine', 'assembly', 'tightening', 'head'], [
+            'passes' => [['figure' => 30, 'unit' => 'N·m'], ['figure' => 90, 'unit' => '°']], 'bolts' => 'once',
+            'source' => 'manual, page 12',
+        ]];
+        yield 'a line ticked' => ['line', ['A1-E1', 'assembly', 'line', 'installed_height'], ['state' => 'ticked']];
+        yield 'a line left out' => ['line', ['engine', 'assembly', 'line', 'phase.cam'], ['state' => 'left_out', 'note' => 'no wheel']];
+        yield 'a height as built' => ['reading', ['A1-E1', 'spring_seat', 'installed_height', 'built-rebuild'], ['text' => '1.690']];
+        yield 'a pull when it came back' => ['reading', ['A1-E1', 'valve', 'pull', 'built-2026-12-10.1'], ['text' => '117 lb']];
+        yield 'how it came back' => [
+            'outcome', ['engine', 'afterwards', 'outcome', '2026-12-10'], ['amount' => 10, 'unit' => 'h', 'symptom' => 'gone'],
+        ];
         yield 'a drawing' => [
             'annotation', ['A1-E1', 'spring', 'annotation', 'a1'],
             ['sha256' => str_repeat('b', 64), 'shape' => 'scale', 'points' => [[0, 0], [150, 0]], 'text' => '0.250'],
@@ -140,6 +158,32 @@ final class WorkTest extends AppTestCase
         yield 'an element of unknown state' => ['finding', ['A1-E1', 'follower', 'element_stuck'], ['severity' => 2], 'filled or drained'];
         yield 'a photograph of no sign' => [
             'photograph', ['A1-E1', 'spring', 'photograph', 'x'], ['sha256' => str_repeat('c', 64)], 'has not been received',
+        ];
+        yield 'a remedy of a value that is none' => [
+            'remedy', ['engine', 'remedy', 'alternative', 'r'],
+            [
+                'name' => 'x', 'remedyKind' => 'cure',
+                'change' => [['places' => ['A1-E1'], 'name' => 'shine', 'to' => ['number' => 1, 'unit' => '1']]],
+            ],
+            'there is no value “shine”',
+        ];
+        yield 'what only holds, for ever' => [
+            'remedy', ['engine', 'remedy', 'alternative', 'r'], ['name' => 'x', 'remedyKind' => 'containment'], 'what ends it',
+        ];
+        yield 'a part that stays for no reason' => ['reuse', ['A1-E1', 'valve', 'reuse'], ['decision' => 'keep'], 'needs the reason'];
+        yield 'passes of nobody' => [
+            'tightening', ['engine', 'assembly', 'tightening', 'head'],
+            ['passes' => [['figure' => 30, 'unit' => 'N·m']], 'bolts' => 'once', 'source' => ''], 'say where the figures stand',
+        ];
+        yield 'passes of a joint that is none' => [
+            'tightening', ['engine', 'assembly', 'tightening', 'wings'],
+            ['passes' => [['figure' => 30, 'unit' => 'N·m']], 'bolts' => 'once', 'source' => 'x'], 'no tightening is kept at',
+        ];
+        yield 'a return on no day' => [
+            'outcome', ['engine', 'afterwards', 'outcome', 'tuesday'], ['amount' => 1, 'symptom' => 'gone'], 'no outcome is kept at',
+        ];
+        yield 'a height as built under no index of it' => [
+            'reading', ['A1-E1', 'spring_seat', 'installed_height', 'built-rebuild.inner'], ['text' => '1.7'], 'has no index',
         ];
         yield 'half a lock' => ['pieces', ['A1-E1', 'locks', 'pieces'], ['expected' => 2, 'found' => 0.5], 'found'];
     }
