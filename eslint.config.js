@@ -13,7 +13,7 @@ const FLOORS = [
   ['door'],
   ['keeping'],
   ['frame'],
-  ['chain', 'engine', 'photograph', 'sheet', 'tried'],
+  ['chain', 'engine', 'photograph', 'reassembly', 'sheet', 'tried'],
   [
     'before',
     'bench',
@@ -25,6 +25,7 @@ const FLOORS = [
     'print',
     'queue',
     'quick',
+    'remedy',
     'report',
     'schedule',
     'story',

@@ -23,8 +23,11 @@ async function furnished(request: APIRequestContext): Promise<string> {
   return id;
 }
 
+// Every place is opened four times over: the longest of all, so it is walked by several hands.
+test.describe.configure({ mode: 'parallel' });
+
 /** Every place keeps WCAG 2.2 AA as far as a program can tell, light and dark, and fits the bench screen and a phone. */
-test('places are accessible, and fit the bench screen and a phone', async ({ page, request }) => {
+async function walk(page: Page, request: APIRequestContext, addresses: (id: string) => readonly string[]): Promise<void> {
   test.setTimeout(1_200_000); // minutes where the machine is quiet, and it must pass where it is not
   await atTheBench(page, 'R. Test');
   const id = await furnished(request);
@@ -32,14 +35,7 @@ test('places are accessible, and fit the bench screen and a phone', async ({ pag
     await page.setViewportSize({ width, height: 800 });
     expect(await page.evaluate(() => document.documentElement.scrollWidth), `${address} at ${width}`).toBeLessThanOrEqual(width);
   };
-  for (const address of [
-    '/',
-    '/new',
-    '/quick?of=travel-to-bind',
-    ...SHELVES,
-    '/nowhere',
-    ...PLACES.map((place) => `/case/${id}/${place}`),
-  ]) {
+  for (const address of addresses(id)) {
     await page.goto(shop() + address);
     await page.waitForLoadState('networkidle');
     // On a busy machine a page is quiet before it is drawn.
@@ -50,7 +46,15 @@ test('places are accessible, and fit the bench screen and a phone', async ({ pag
     await fits(360, address);
     await fits(1280, address);
   }
-});
+}
+
+test('places beside the cases are accessible, and fit the bench screen and a phone', ({ page, request }) =>
+  walk(page, request, () => ['/', '/new', '/quick?of=travel-to-bind', ...SHELVES, '/nowhere']));
+
+const HANDS = 4;
+for (let hand = 0; hand < HANDS; hand++)
+  test(`places of a case are accessible, and fit the bench screen and a phone, ${hand + 1} of ${HANDS}`, ({ page, request }) =>
+    walk(page, request, (id) => PLACES.filter((_, i) => i % HANDS === hand).map((place) => `/case/${id}/${place}`)));
 
 test('dialogs and open lists are accessible', async ({ page, request }) => {
   test.setTimeout(400_000);

@@ -3,8 +3,13 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: '.',
   globalSetup: './start-servers.ts',
-  workers: 1,
+  // Two cores. Each test makes cases of its own; the first of all begins with a shop that has none.
+  workers: 2,
   fullyParallel: false,
+  projects: [
+    { name: 'an empty shop', testMatch: /1-main-job/ },
+    { name: 'a shop at work', testIgnore: /1-main-job/, dependencies: ['an empty shop'] },
+  ],
   retries: 0,
   // A busy machine is a normal machine: these are limits of patience, not of speed.
   timeout: 180_000,

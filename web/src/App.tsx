@@ -21,6 +21,7 @@ const places: Record<string, Place> = {
   motion: () => import('./motion/Motion'),
   compare: () => import('./compare/Compare'),
   cause: () => import('./cause/CauseBoard'),
+  remedy: () => import('./remedy/Remedy'),
   report: () => import('./report/Report'),
 };
 

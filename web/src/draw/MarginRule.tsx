@@ -167,7 +167,7 @@ function Several({ margin, g, at, from, to }: { margin: MarginView; g: Geometry;
 
 /**
  * A margin in a table cell: state mark, figure, scale. The notch stands at the same x in every row. `bare`: without the figure, which
- * stands beside it. `tried`: where it would be with what is tried, on the same scale.
+ * stands beside it. `tried`: where it would be with what is tried, on the same scale. `from`: where it stood before it was changed.
  */
 export const MarginRule = memo(function MarginRule({
   margin,
@@ -175,12 +175,14 @@ export const MarginRule = memo(function MarginRule({
   height = 28,
   bare = false,
   tried = null,
+  from = null,
 }: {
   margin: MarginView;
   width?: number;
   height?: number;
   bare?: boolean;
   tried?: number | null;
+  from?: number | null;
 }) {
   const outside = isOutside(margin);
   const x0 = bare ? 20 : margin.side === 'within' ? 68 : 62;
@@ -206,6 +208,12 @@ export const MarginRule = memo(function MarginRule({
         >
           {margin.value?.figure.replace('-', '−') ?? ''}
         </text>
+      )}
+      {from !== null && (
+        <g stroke="var(--ink2)" fill="none" strokeWidth="1.3">
+          <path d={`M${x0 + from * (width - 3 - x0)} 8V${height - 7}`} strokeDasharray="3 2" />
+          <circle cx={x0 + from * (width - 3 - x0)} cy="5.2" r="2.8" />
+        </g>
       )}
       <Scale margin={margin} g={{ x0, x1: width - 3, base: height - 7, hatch: 10, bar: 4.5, notch: [9, 10], top: 4.5, serif: 6 }} />
       {tried !== null && (

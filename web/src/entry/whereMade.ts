@@ -23,6 +23,12 @@ const BY_KIND: Record<Exclude<Kind, 'reading' | 'answer' | 'finding' | 'withdraw
   promise: 'schedule',
   report: 'schedule',
   chain: 'cause/chain',
+  remedy: 'remedy/remedies',
+  taken: 'remedy/remedies',
+  reuse: 'remedy/reuse',
+  tightening: 'remedy/reassembly',
+  line: 'remedy/reassembly',
+  outcome: 'remedy/afterwards',
 };
 
 /** Sections of the tests before teardown, by the sheet. */

@@ -32,11 +32,13 @@ interface Props {
   margin?: { quantity: string; index: string | null } | undefined;
   /** The quantity that is offered first; the person may choose another. */
   offered?: string | undefined;
+  /** What the place itself says of each station, in the place of a margin as found. */
+  says?: { line: string; readings: ReadonlyMap<string, CellReading> } | undefined;
   children?: ReactNode;
 }
 
 /** The plan at the side of a place: lenses above, the engine, and what its marks mean. */
-export function PlanSide({ chosen, onChoose, first, next = null, margin, offered = USUAL, children }: Props) {
+export function PlanSide({ chosen, onChoose, first, next = null, margin, offered = USUAL, says, children }: Props) {
   const bench = useBench();
   const { view } = bench;
   // The plan follows the hand, it does not hold it up.
@@ -72,10 +74,14 @@ export function PlanSide({ chosen, onChoose, first, next = null, margin, offered
       new Map(
         view.plan.cells.map((cell) => [
           cell.station,
-          seen === null ? marginReading(margins.get(cell.station), lens) : signReading(seen.worst(cell.station), cell, lens),
+          says !== undefined && lens === 'margin'
+            ? (says.readings.get(cell.station) ?? UNKNOWN)
+            : seen === null
+              ? marginReading(margins.get(cell.station), lens)
+              : signReading(seen.worst(cell.station), cell, lens),
         ]),
       ),
-    [view.plan, seen, margins, lens],
+    [view.plan, seen, margins, lens, says],
   );
   const reading = useCallback((cell: PlanCell): CellReading => readings.get(cell.station) ?? UNKNOWN, [readings]);
 
@@ -84,9 +90,10 @@ export function PlanSide({ chosen, onChoose, first, next = null, margin, offered
     looked: words.lens.lookedLine,
     signs: words.lens.signsLine,
     seatLoad: pulled ? words.lens.pullLine : words.lens.seatLoadLine,
-    margin: capital([...margins.values()][0]?.title ?? words.lens.travelLine),
+    margin: says?.line ?? capital([...margins.values()][0]?.title ?? words.lens.travelLine),
   }[lens];
-  const limit = lens === 'margin' ? known.data?.columns.find((one) => one.quantity === quantity)?.limitWords : undefined;
+  const limit =
+    lens === 'margin' && says === undefined ? known.data?.columns.find((one) => one.quantity === quantity)?.limitWords : undefined;
   return (
     <aside className="plan-side" aria-label={words.headPlan}>
       <div className="lenses" role="group" aria-label={words.lens.choose}>
@@ -96,7 +103,7 @@ export function PlanSide({ chosen, onChoose, first, next = null, margin, offered
           </button>
         ))}
       </div>
-      {lens === 'margin' && margin === undefined && (
+      {lens === 'margin' && margin === undefined && says === undefined && (
         <Choice className="lens-margin" value={picked} label={words.lens.which} onChange={pick} options={lensMargins(layouts.data ?? [])} />
       )}
       <button type="button" className="lens-line" onClick={() => setLarge(true)} title={words.lens.large}>

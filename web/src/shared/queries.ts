@@ -97,6 +97,37 @@ export const usePastCases = (id: string): UseQueryResult<Schemas['PastCaseView']
 /** Signed calls, the last first. */
 export const useCalls = (id: string): UseQueryResult<Schemas['SignedCallView'][]> =>
   useQuery(ofCase(id, ['calls'], () => answer(api.GET('/api/cases/{id}/calls', { params: { path: { id } } }))));
+
+/** Remedies side by side; at a valve, or each where it ends worst. */
+export const useRemedies = (id: string, place: string | null): UseQueryResult<Schemas['RemediesView']> =>
+  useQuery({
+    ...ofCase(id, ['remedies', place], () =>
+      answer(api.GET('/api/cases/{id}/remedies', { params: { path: { id }, query: place === null ? {} : { place } } })),
+    ),
+    placeholderData: keepPreviousData,
+  });
+
+/** What becomes of each part. */
+export const useReuse = (id: string): UseQueryResult<Schemas['ReuseView']> =>
+  useQuery({
+    ...ofCase(id, ['reuse'], () => answer(api.GET('/api/cases/{id}/reuse', { params: { path: { id } } }))),
+    placeholderData: keepPreviousData,
+  });
+
+/** The plan of the reassembly. */
+export const useReassembly = (id: string): UseQueryResult<Schemas['PlanView']> =>
+  useQuery({
+    ...ofCase(id, ['reassembly'], () => answer(api.GET('/api/cases/{id}/reassembly', { params: { path: { id } } }))),
+    placeholderData: keepPreviousData,
+  });
+
+/** How the engine came back, and how the shop's calls held. */
+export const useAfterwards = (id: string): UseQueryResult<Schemas['AfterwardsView']> =>
+  useQuery({
+    ...ofCase(id, ['afterwards'], () => answer(api.GET('/api/cases/{id}/afterwards', { params: { path: { id } } }))),
+    placeholderData: keepPreviousData,
+  });
+
 export const useSheets = (id: string): UseQueryResult<Schemas['SheetLayoutView'][]> =>
   useQuery(ofCase(id, ['sheets'], () => answer(api.GET('/api/cases/{id}/sheets', { params: { path: { id } } }))));
 
