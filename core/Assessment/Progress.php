@@ -10,6 +10,7 @@ use MuteTapper\Core\CaseFile\Story;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Remedy\Remedies;
 use MuteTapper\Core\Sheet\Sheets;
 use MuteTapper\Core\Teardown\PieceCount;
 
@@ -33,6 +34,7 @@ final readonly class Progress
         private bool $mirror,
         private bool $called,
         private bool $signed,
+        private Remedies $remedies,
     ) {
     }
 
@@ -53,6 +55,7 @@ final readonly class Progress
         return new self(
             $case, $story, array_map(count(...), $parts), SheetProgress::all($case, $sheets),
             count($case->log->standing(EntryKind::Photograph)), $mirror, $called, $signed,
+            Remedies::of($case),
         );
     }
 
@@ -114,7 +117,9 @@ final readonly class Progress
             return new NextAct(Step::Cause, $this->called ? 'Sign the call' : 'Call the cause');
         }
 
-        return new NextAct(Step::Report, 'Print the report');
+        return $this->remedies->taken() === []
+            ? new NextAct(Step::Remedy, $this->remedies->all === [] ? 'Try a remedy' : 'Take a remedy')
+            : new NextAct(Step::Report, 'Print the report');
     }
 
     /** @return list<StepProgress> the steps that can be counted */
@@ -136,8 +141,31 @@ final readonly class Progress
                 Step::Cause, $this->signed ? 1 : ($this->called ? 0.6 : 0.0),
                 $this->signed ? 'signed' : ($this->called ? 'not signed' : 'no call yet'),
             ),
+            $this->remedy(),
             new StepProgress(Step::Report, $this->signed ? 1 : 0, ''),
         ];
+    }
+
+    /** A remedy is thought of, taken, and built: how much of the plan is ticked only the plan itself knows. */
+    private function remedy(): StepProgress
+    {
+        $taken = $this->remedies->taken();
+        $ticked = count($this->case->log->standing(EntryKind::Line));
+        $back = $this->case->log->standing(EntryKind::Outcome) !== [];
+
+        return new StepProgress(Step::Remedy, match (true) {
+            $back => 1.0,
+            $ticked > 0 => 0.7,
+            $taken !== [] => 0.4,
+            $this->remedies->all !== [] => 0.2,
+            default => 0.0,
+        }, match (true) {
+            $back => 'it came back',
+            $ticked > 0 => sprintf('%d %s ticked', $ticked, $ticked === 1 ? 'line' : 'lines'),
+            $taken !== [] => 'taken',
+            $this->remedies->all !== [] => 'none taken',
+            default => '',
+        });
     }
 
     /** @return array{int, int} tests done on the assembled engine, and wanted, the mirror among them */

@@ -7,6 +7,7 @@ namespace MuteTapper\Demo\Cases;
 use MuteTapper\Core\Engine\Station;
 use MuteTapper\Core\Engine\ValveKind;
 use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Demo\Scenario;
 
 /** Truth: one head was replaced by one of another year: thinner springs, other locks, other seats. That bank floats. Mismatch. */
@@ -89,7 +90,57 @@ final readonly class UnlikeEight
                 ],
                 'open' => 'Whether the used head was sold as the same year.',
             ],
-            $more,
+            [...$more, ...self::remedied()],
         );
+    }
+
+    /**
+     * Springs of the left head go on the right one too; until they come the limiter holds. The first valve is together again.
+     *
+     * @return list<array{kind: EntryKind, slot: Slot, data: array<string, mixed>}>
+     */
+    private static function remedied(): array
+    {
+        $right = [];
+        foreach ([1, 2, 3, 4] as $cylinder) {
+            array_push($right, 'B'.$cylinder.'-I1', 'B'.$cylinder.'-E1');
+        }
+        $records = [];
+        foreach ([
+            'springs' => [
+                'name' => 'Springs as on the left', 'remedyKind' => 'cure', 'hours' => 5, 'waitDays' => 4,
+                'words' => 'Eight outer springs with the orange stripe; locks and seats of the left head follow when its valves are out.',
+                'change' => [['places' => $right, 'part' => 'spring', 'from' => 'shelf-springs-quarry-double']],
+            ],
+            'shims' => [
+                'name' => 'Shim what is there', 'remedyKind' => 'trial', 'hours' => 3, 'words' => 'No waiting; the thin wire stays.',
+                'change' => [['places' => $right, 'name' => 'shim_stack', 'by' => ['number' => 0.09, 'unit' => 'in']]],
+            ],
+            'limiter' => [
+                'name' => 'Limiter at 6 800', 'remedyKind' => 'containment', 'until' => 'the springs of the left head are on the right',
+                'tellTales' => 'lash of the right exhausts after each day',
+                'change' => [['places' => ['engine'], 'name' => 'highest_speed', 'to' => ['number' => 6800, 'unit' => '1/min']]],
+            ],
+        ] as $id => $remedy) {
+            $records[] = Scenario::record(EntryKind::Remedy, 'engine', 'remedy', 'alternative', $id, $remedy);
+        }
+        $records[] = Scenario::record(EntryKind::Taken, 'engine', 'remedy', 'taken', null, ['remedies' => ['springs', 'limiter']]);
+        $records[] = Scenario::record(EntryKind::Reuse, 'engine', 'locks', 'reuse', null, ['decision' => 'replace']);
+        $records[] = Scenario::record(
+            EntryKind::Reuse, 'engine', 'valve', 'reuse', null,
+            ['decision' => 'keep_with_limit', 'amount' => 20, 'unit' => 'runs', 'words' => 'Tips level, no wobble.'],
+        );
+        foreach (['guides_right', 'contact_band', 'valve_home', 'locator_shims', 'installed_height', 'spring_in'] as $line) {
+            $records[] = Scenario::record(EntryKind::Line, 'B1-I1', 'assembly', 'line', $line, ['state' => 'ticked']);
+        }
+        $records[] = Scenario::record(
+            EntryKind::Line, 'B1-I1', 'assembly', 'line', 'seal_kind', ['state' => 'ticked', 'choice' => 'new seals always'],
+        );
+        $records[] = Scenario::record(
+            EntryKind::Reading, 'B1-I1', 'spring_seat', 'installed_height', 'built-rebuild',
+            ['text' => '1.901', 'gauge' => 'height_micrometer'],
+        );
+
+        return $records;
     }
 }

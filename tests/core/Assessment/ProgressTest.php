@@ -14,6 +14,10 @@ use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Reassembly\LineRecord;
+use MuteTapper\Core\Reassembly\Outcome;
+use MuteTapper\Core\Remedy\Remedy;
+use MuteTapper\Core\Remedy\Taken;
 use MuteTapper\Core\Teardown\Pieces;
 use MuteTapper\Tests\Core\Example;
 use PHPUnit\Framework\TestCase;
@@ -66,6 +70,34 @@ final class ProgressTest extends TestCase
             new NextAct(Step::Teardown, 'Find what is missing of 4E, locks', 'B2-E1'),
             self::progress($example, 'It stopped.', ['B2-E1'])->nextAct(), 'no call while a piece is missing',
         );
+    }
+
+    /** A signed call leads to a remedy, and a remedy that is taken to the report. */
+    public function testAfterTheCallComesTheRemedy(): void
+    {
+        $example = Example::pushrodEight();
+        foreach ($example->engine()->stations as $station) {
+            self::measured($example->looks($station->code(), 'valve'), $station->code());
+        }
+        $left = static function (Example $example): array {
+            $progress = self::progress($example, 'It stopped.', [], true, true);
+            [$remedy] = array_values(
+                array_filter($progress->steps(), static fn (StepProgress $step): bool => $step->step === Step::Remedy),
+            );
+
+            return [$progress->nextAct()->words, $remedy->left];
+        };
+        self::assertSame(['Try a remedy', ''], $left($example));
+        $example->records(EntryKind::Remedy, Remedy::slot('a'), ['name' => 'x', 'remedyKind' => 'cure']);
+        self::assertSame(['Take a remedy', 'none taken'], $left($example));
+        $example->records(EntryKind::Taken, Taken::slot(), ['remedies' => ['a']]);
+        self::assertSame(['Print the report', 'taken'], $left($example));
+        $example->records(EntryKind::Line, LineRecord::slot('A1-E1', 'spring_in'), ['state' => 'ticked']);
+        self::assertSame(['Print the report', '1 line ticked'], $left($example));
+        $example->records(
+            EntryKind::Outcome, Outcome::slot('2026-12-20') ?? self::fail(), ['amount' => 1, 'symptom' => 'gone'],
+        );
+        self::assertSame(['Print the report', 'it came back'], $left($example));
     }
 
     public function testWhereNothingFailedTheFirstStationIsLookedAt(): void

@@ -220,13 +220,14 @@ function Again({ slot, label }: { slot: SlotAddress; label: string }) {
         onKeyDown={(event) => {
           if (event.key !== 'Enter') return;
           event.preventDefault();
-          keep();
-          const inputs = [
-            ...(event.currentTarget
-              .closest('tbody')
-              ?.querySelectorAll<HTMLInputElement>(`input[aria-label^="${label.split(',')[0] ?? ''}"]`) ?? []),
+          // The way down the column; leaving the field keeps what is in it.
+          const kind = label.split(',')[0] ?? '';
+          const column = [
+            ...(event.currentTarget.closest('tbody')?.querySelectorAll<HTMLInputElement>(`input[aria-label^="${kind}"]`) ?? []),
           ];
-          inputs[inputs.indexOf(event.currentTarget) + 1]?.focus();
+          const next = column[column.indexOf(event.currentTarget) + 1];
+          if (next === undefined) event.currentTarget.blur();
+          else next.focus();
         }}
       />
       {refused !== null && (

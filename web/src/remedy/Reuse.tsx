@@ -6,7 +6,6 @@ import type { Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { words } from '../shared/messages';
 import { useReuse } from '../shared/queries';
-import { uuidv7 } from '../shared/uuid';
 
 type Advice = Schemas['PartAdviceView'];
 type Order = Schemas['OrderLineView'];
@@ -152,15 +151,21 @@ function PartRow({ one }: { one: Advice }) {
   );
 }
 
-/** A task of the schedule is known again by its words. */
 const labelOf = (one: Order): string =>
   one.what === 'replace'
     ? words.reuse.order(one.count, one.label)
     : `${words.reuse.decisions[one.what]}: ${words.reuse.work(one.count, one.label)}`;
 
+/** One task a line: put there twice, it is the same. */
+const taskOf = (one: Order): SlotAddress => ({
+  place: 'engine',
+  part: 'schedule',
+  item: 'task',
+  index: `order-${one.what}-${one.part}${one.isDecided ? '' : '-advised'}`,
+});
+
 function Orders({ orders }: { orders: readonly Order[] }) {
   const bench = useBench();
-  const planned = new Set(bench.view.entries.filter((one) => one.kind === 'task').map((one) => one.content.label));
   if (orders.length === 0) return <p className="note">{words.reuse.nothingToOrder}</p>;
   return (
     <ul className="orders">
@@ -171,7 +176,7 @@ function Orders({ orders }: { orders: readonly Order[] }) {
             <b>{label}</b>
             <span>{one.where}</span>
             {!one.isDecided && <small>{words.reuse.notDecided}</small>}
-            {planned.has(label) ? (
+            {bench.slots.get(taskOf(one)).entry !== null ? (
               <small>{words.reuse.onSchedule}</small>
             ) : (
               <Button
@@ -179,7 +184,7 @@ function Orders({ orders }: { orders: readonly Order[] }) {
                 onClick={() =>
                   bench.record(
                     'task',
-                    { place: 'engine', part: 'schedule', item: 'task', index: uuidv7() },
+                    taskOf(one),
                     { label, kind: one.what === 'replace' ? 'parts' : 'work', leastDays: 1, mostDays: one.what === 'replace' ? 5 : 2 },
                     words.reuse.scheduled(label),
                   )
