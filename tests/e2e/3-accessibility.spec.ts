@@ -14,6 +14,19 @@ async function furnished(request: APIRequestContext): Promise<string> {
   await post('reading', { place: 'A1-E1', part: 'retainer', item: 'retainer_depth' }, { text: '0.285' });
   for (const place of ['A1-E1', 'loose-box-1'])
     await post('sweep', { place, part: 'spring', item: 'sweep', index: 'outer' }, sweptTo(1.15, place === 'A1-E1' ? 0 : -25));
+  await post(
+    'remedy',
+    { place: 'engine', part: 'remedy', item: 'alternative', index: 'lift' },
+    { name: 'Less lift', remedyKind: 'cure', change: [{ places: ['A1-E1'], name: 'net_lift', to: { number: 0.5, unit: 'in' } }] },
+  );
+  await post(
+    'remedy',
+    { place: 'engine', part: 'remedy', item: 'alternative', index: 'hold' },
+    { name: 'Limiter', remedyKind: 'containment', until: 'springs' },
+  );
+  await post('line', { place: 'A1-E1', part: 'assembly', item: 'line', index: 'spring_in' }, { state: 'ticked' });
+  await post('reading', { place: 'A1-E1', part: 'spring_seat', item: 'installed_height', index: 'built-rebuild' }, { text: '1.790' });
+  await post('outcome', { place: 'engine', part: 'afterwards', item: 'outcome', index: '2027-01-20' }, { amount: 10, symptom: 'gone' });
   const picture = await request.post(`${shop()}/api/cases/${id}/photographs`, {
     data: PIXEL,
     headers: { 'Content-Type': 'application/octet-stream' },
@@ -98,6 +111,8 @@ const OPENED: readonly [place: string, name: string, open: (page: Page) => Promi
   ['story/engine', 'engine', (page) => page.getByRole('combobox').first().click()],
   ['cause', 'cause called', choice('Cause, in your judgement')],
   ['cause/chain?event=float', 'event added to the chain', pressed(/^Add an event/)],
+  ['remedy/remedies', 'a remedy is written', pressed(/^Change it/)],
+  ['remedy/reuse', 'what becomes of a part', (page) => page.getByRole('combobox').first().click()],
   ['schedule', 'kind of work', (page) => page.getByRole('combobox').first().click()],
 ];
 
@@ -111,6 +126,7 @@ const PLACES = [
   'bench/swept?at=A1-E1',
   ...['margins', 'station?at=A1-E1', 'fit', 'departures', 'kind', 'guides', 'springs'].map((section) => `clearances/${section}`),
   'compare',
+  ...['remedies', 'reuse', 'reassembly?at=A1-E1&stage=Springs', 'afterwards'].map((section) => `remedy/${section}`),
   'cause',
   'cause/chain?event=float',
   ...['lift?at=A1-E1', 'sweep?at=A1-E1', 'piston'].map((section) => `motion/${section}`),

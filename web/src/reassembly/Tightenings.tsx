@@ -45,13 +45,14 @@ export function Tightenings({ joints }: { joints: readonly Joint[] }) {
 function Form({ joint, onDone }: { joint: Joint; onDone: () => void }) {
   const bench = useBench();
   const [passes, setPasses] = useState(joint.passes.join(', '));
-  const [bolts, setBolts] = useState<BoltUse>(joint.bolts ?? 'once');
+  const [bolts, setBolts] = useState<BoltUse | null>(joint.bolts);
   const [threads, setThreads] = useState(joint.threads);
   const [order, setOrder] = useState(joint.order);
   const [source, setSource] = useState(joint.source);
   const [wrong, setWrong] = useState<string | null>(null);
-  const isReady = passes.trim() !== '' && source.trim() !== '';
+  const isReady = passes.trim() !== '' && source.trim() !== '' && bolts !== null;
   const keep = (): void => {
+    if (bolts === null) return;
     const typed = passesOf(passes);
     if (typed.wrong !== null || typed.passes.length === 0) {
       setWrong(words.reassembly.badPass(typed.wrong ?? passes));
@@ -94,6 +95,7 @@ function Form({ joint, onDone }: { joint: Joint; onDone: () => void }) {
       <Choice
         label={words.reassembly.bolts}
         value={bolts}
+        placeholder={words.reassembly.bolts}
         width="100%"
         onChange={setBolts}
         options={USES.map((value) => ({ value, label: words.reassembly.boltUses[value] }))}

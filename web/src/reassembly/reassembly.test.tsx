@@ -145,7 +145,7 @@ test('a value out of range is not ticked; it is kept with words, with what follo
 test('what belongs before it is said with its risk, the caution stands at the act, and a line is left out with its reason', async () => {
   const { user, sent, address } = open([height(), spring()]);
   await user.click(await screen.findByRole('button', { name: /Spring in/ }));
-  expect(screen.getByText('Before Installed height: the height cannot be read any more.')).toBeVisible();
+  expect(screen.getByText('Installed height first: else the height cannot be read any more.')).toBeVisible();
   expect(screen.getByText('Guard shut.', { selector: '.caution' })).toBeVisible();
   expect(screen.queryByText(words.reassembly.broken)).toBeNull();
   await user.click(screen.getByRole('button', { name: words.reassembly.leaveOut }));
@@ -194,6 +194,9 @@ test('passes are copied from the manual with their source; what is none is named
   await user.click(screen.getByRole('button', { name: words.reassembly.enter('head bolts') }));
   await user.type(screen.getByLabelText(words.reassembly.passes), '30 N·m, tight');
   await user.type(screen.getByLabelText(words.reassembly.source), 'manual, page 12');
+  expect(screen.getByRole('button', { name: words.reassembly.keepJoint })).toBeDisabled();
+  await user.click(screen.getByRole('combobox', { name: words.reassembly.bolts }));
+  await user.click(await screen.findByTitle(words.reassembly.boltUses.once));
   await user.click(screen.getByRole('button', { name: words.reassembly.keepJoint }));
   expect(screen.getByRole('alert')).toHaveTextContent('“tight” is no pass');
   await user.clear(screen.getByLabelText(words.reassembly.passes));

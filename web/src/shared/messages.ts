@@ -1253,7 +1253,7 @@ export const words = {
     readAgain: 'Read again',
     reading: (label: string, where: string): string => `${label}, ${where}`,
     now: 'Now:',
-    risk: (list: string, risk: string): string => `Before ${list}: ${risk}.`,
+    risk: (list: string, risk: string): string => `${list} first: else ${risk}.`,
     broken: 'out of order',
     wasOut: 'ticked, and out of range',
     places: 'Places',
