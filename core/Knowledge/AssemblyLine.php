@@ -72,6 +72,12 @@ final readonly class AssemblyLine
         return $line;
     }
 
+    /** A line that the trade does not know, made for one engine: what is changed on it, or a part that is new. */
+    public static function made(string $code, string $stage, string $label, Site $at, string $note = ''): self
+    {
+        return new self($code, $stage, $label, $at, [], [], '', null, null, null, null, null, [], [], null, $note);
+    }
+
     public function belongsTo(Engine $engine): bool
     {
         foreach ($this->requires as $flag) {

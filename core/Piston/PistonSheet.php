@@ -47,7 +47,7 @@ final class PistonSheet
                     ->orElse(Way::same(From::value('clearance_at_phase'))),
                 Column::length('metal_to_groove', Part::PistonRelief, 0.0, 1.0, 'metal from relief to ring groove')
                     ->noEvidence('It decides how deep a relief may be cut; a land that broke is found as a sign.')
-                    ->headed('metal left')->usually(0.2),
+                    ->headed('metal left')->usually(0.2)->movingWith(['relief_depth' => -1]),
             ],
             values: [
                 Value::named('radial_room', 'relief around the valve', Dimension::Length)->by(Way::derived(new RadialRoom(), [

@@ -33,8 +33,13 @@ final class Plan
     /** @var list<PlanLine>|null */
     private ?array $lines = null;
 
-    public function __construct(private readonly Bench $found, private readonly Knowledge $knowledge, Change $taken)
-    {
+    /** @param list<array{AssemblyLine, list<string>}> $made lines made for this engine, with their places */
+    public function __construct(
+        private readonly Bench $found,
+        private readonly Knowledge $knowledge,
+        Change $taken,
+        private readonly array $made = [],
+    ) {
         $this->planned = $found->with($taken);
         $this->built = AsBuilt::bench($found, $taken);
         foreach ($found->case->log->standing(EntryKind::Line) as $entry) {
@@ -52,6 +57,13 @@ final class Plan
             return $this->lines;
         }
         $this->lines = [];
+        foreach ($this->made as [$line, $places]) {
+            $this->lines[] = new PlanLine(
+                count($this->lines) + 1, $line->code, $line, array_values(array_filter(
+                    $this->places($line, $line->code, []), static fn (PlanPlace $one): bool => in_array($one->place, $places, true),
+                )),
+            );
+        }
         foreach ($this->knowledge->reassembly as $line) {
             if ($line->belongsTo($this->engine())) {
                 array_push($this->lines, ...$this->planLines($line, count($this->lines) + 1));

@@ -21,7 +21,7 @@ final readonly class Effect
     public function gained(): ?float
     {
         $before = $this->room($this->before);
-        $after = $this->room($this->after);
+        $after = $this->after->because === $this->before?->because ? $this->room($this->after) : null;
 
         return $before === null || $after === null ? null : $after - $before;
     }
@@ -31,7 +31,8 @@ final readonly class Effect
         $gained = $this->gained();
 
         return $gained === null
-            ? $this->before?->verdict === $this->after->verdict && $this->before->value() === null && $this->after->value() === null
+            ? $this->before?->verdict === $this->after->verdict && $this->before->because === $this->after->because
+                && $this->before->value() === null && $this->after->value() === null
             : abs($gained) < self::UNSEEN * $this->after->limit->span->base;
     }
 

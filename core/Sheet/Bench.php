@@ -69,6 +69,8 @@ final class Bench
     private array $curves = [];
     /** @var array<string, list<Margin>> by judged value */
     private array $margins = [];
+    /** @var array<string, bool> whether what a value follows from is changed, by place, name and index */
+    private array $reached = [];
 
     private function __construct(
         public readonly CaseFile $case,
@@ -744,23 +746,54 @@ final class Bench
         if ($this->base === null || $stands->basis === Basis::Changed) {
             return $stands;
         }
-        $moved = $value->column === null || $value->column->movesWith === []
-            ? $this->movedByItsWays($value, $place, $parts, $this->base)
-            : $this->movedWith($value->column->movesWith, $place, $this->base);
+        if ($value->column !== null && $value->column->movesWith !== []) {
+            $moved = $this->movedWith($value->column->movesWith, $place, $this->base);
+        } elseif ($value->ways === []) {
+            $moved = null;
+        } else {
+            $before = $this->base->computed($value, $place, $parts);
+            $after = $this->computed($value, $place, $parts);
+            if (!$before instanceof Given || !$after instanceof Given) {
+                return $stands->doubted(
+                    $this->isReached($value, $place, $parts) ? 'How far the change moves it is not known, or not worked out yet.' : null,
+                );
+            }
+            $moved = $before->value->base === $after->value->base ? null : $after->value->minus($before->value);
+        }
 
         return $moved === null ? $stands : new Given(
             $stands->value->plus($moved), $stands->origin.', moved as the change would move it', Basis::Changed, $stands->doubt,
         );
     }
 
-    /** @param array<string, string> $parts */
-    private function movedByItsWays(Value $value, string $place, array $parts, self $base): ?Uncertain
+    /**
+     * Whether anything that a value follows from is changed, near or far.
+     *
+     * @param array<string, string> $parts
+     */
+    private function isReached(Value $value, string $place, array $parts): bool
     {
-        $before = $value->ways === [] ? null : $base->computed($value, $place, $parts);
-        $after = $before === null ? null : $this->computed($value, $place, $parts);
+        $key = $place.'/'.$value->name.'/'.$value->index->join($parts);
+        if (isset($this->reached[$key])) {
+            return $this->reached[$key];
+        }
+        $this->reached[$key] = false; // while its ways are followed: a value does not follow from itself
+        foreach ($value->ways as $way) {
+            foreach ($way->same === null ? $way->inputs : [$way->same] as $from) {
+                $other = $this->sheets->value($from->name);
+                $site = $this->siteOf($place, $other->site);
+                $index = $this->indexOf($from, $value, $parts);
+                $own = $site === '' ? null : $other->index->split($index, $this->case->engine);
+                if (
+                    $own !== null
+                    && ($this->change->of($site, $other->name, $index) !== null || $this->isReached($other, $site, $own))
+                ) {
+                    return $this->reached[$key] = true;
+                }
+            }
+        }
 
-        return $before instanceof Given && $after instanceof Given && $before->value->base !== $after->value->base
-            ? $after->value->minus($before->value) : null;
+        return false;
     }
 
     /** @param array<string, int> $names */

@@ -28,6 +28,8 @@ final readonly class PastCaseView
         public ?int $confidence,
         public string $by,
         public string $at,
+        #[OA\Property(description: 'what became of the complaint when that engine came back, in words')]
+        public ?string $outcome,
     ) {
     }
 }

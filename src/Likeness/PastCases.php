@@ -11,8 +11,10 @@ use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
 use MuteTapper\Core\CaseFile\SignedContent;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Likeness\CaseTraits;
 use MuteTapper\Core\Likeness\Likeness;
+use MuteTapper\Core\Reassembly\Outcome;
 
 /** Signed cases of the shop that are like one. A signed call keeps by what its case is compared: no past case is worked out again. */
 final readonly class PastCases implements SignedWith
@@ -55,11 +57,23 @@ final readonly class PastCases implements SignedWith
                 $other->id, $other->number, $other->name, $one->degree,
                 array_map(static fn (string $sign): string => $signs[$sign]->name ?? $sign, $one->shared), count($one->alike),
                 array_map($assessment->knowledge->network->nameOf(...), $call->causes), $call->words, $call->confidence, $signed->by,
-                $signed->at->format(\DATE_ATOM),
+                $signed->at->format(\DATE_ATOM), $this->outcome($other),
             );
         }
 
         return $views;
+    }
+
+    /** What its last return says, in words. */
+    private function outcome(CaseRecord $case): ?string
+    {
+        $last = null;
+        foreach ($this->cases->file($case)->log->standing(EntryKind::Outcome) as $entry) {
+            $last = $last === null || $entry->slot->index > $last->slot->index ? $entry : $last;
+        }
+        $outcome = $last === null ? null : Outcome::of($last);
+
+        return $outcome === null ? null : sprintf('%s after %s %s', $outcome->symptom->words(), $outcome->amount, $outcome->unit->value);
     }
 
     /** @return array<string, CaseTraits> of the other cases, as they were when they were signed last */

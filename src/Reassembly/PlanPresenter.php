@@ -19,11 +19,13 @@ use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Reassembly\AsBuilt;
 use MuteTapper\Core\Reassembly\Joint;
+use MuteTapper\Core\Reassembly\MadeLines;
 use MuteTapper\Core\Reassembly\Plan;
 use MuteTapper\Core\Reassembly\PlanLine;
 use MuteTapper\Core\Reassembly\PlanPlace;
 use MuteTapper\Core\Remedy\Remedies;
 use MuteTapper\Core\Remedy\Remedy;
+use MuteTapper\Core\Remedy\ReuseAdvice;
 use MuteTapper\Core\Sheet\Change;
 
 /** Puts the plan of a case into the shape that wall, phone and report read. */
@@ -46,7 +48,9 @@ final readonly class PlanPresenter
         } catch (BadDocument) {
             $change = Change::none(); // the board of remedies says what cannot be laid on this engine
         }
-        $plan = new Plan($found, $assessment->knowledge, $change);
+        $plan = new Plan($found, $assessment->knowledge, $change, MadeLines::of(
+            $remedies, ReuseAdvice::of($assessment->bench, $assessment->knowledge), $assessment->case->engine, $found->sheets,
+        ));
         [$done, $total] = $plan->count();
 
         return new PlanView(

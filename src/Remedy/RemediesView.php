@@ -17,6 +17,7 @@ final readonly class RemediesView
      * @param list<AdjustmentView> $adjustments what can be changed on this engine
      * @param list<PartChoiceView> $parts that can be taken whole
      * @param bool $removesNothing something is taken, and all of it only holds: the cause that was called stays
+     * @param bool $isSolved whether all that takes long is worked out: speeds of float, clearances by the cam
      */
     public function __construct(
         public array $remedies,
@@ -24,6 +25,7 @@ final readonly class RemediesView
         public array $adjustments,
         public array $parts,
         public bool $removesNothing,
+        public bool $isSolved,
     ) {
     }
 }

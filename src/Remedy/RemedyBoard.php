@@ -34,7 +34,8 @@ final readonly class RemedyBoard
     /** @param string|null $place a valve whose figures are shown; else the place where each ends worst */
     public function of(Assessment $assessment, ?string $place): RemediesView
     {
-        $found = $this->tried->beside($assessment);
+        $solutions = $this->tried->watched();
+        $found = $this->tried->beside($assessment, $solutions);
         $remedies = Remedies::of($assessment->case);
         $trials = $problems = [];
         foreach ($remedies->all as $remedy) {
@@ -59,6 +60,7 @@ final readonly class RemedyBoard
                 Adjustments::of($assessment->case->engine, $found->sheets)),
             $parts,
             $taken !== [] && array_filter($taken, static fn (Remedy $one): bool => $one->kind !== RemedyKind::Containment) === [],
+            !$solutions->isLeft(), // asked last: all that is shown was asked for above
         );
     }
 

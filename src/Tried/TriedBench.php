@@ -7,6 +7,7 @@ namespace MuteTapper\App\Tried;
 use MuteTapper\App\Assessment\KeptSolutions;
 use MuteTapper\App\Shared\JsonBody;
 use MuteTapper\Core\Assessment\Assessment;
+use MuteTapper\Core\Calculation\Solutions;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Sheet\Change;
@@ -24,11 +25,19 @@ final readonly class TriedBench
     }
 
     /** The bench of a case with the parts of the library beside it. */
-    public function beside(Assessment $assessment): Bench
+    public function beside(Assessment $assessment, ?Solutions $solutions = null): Bench
     {
         $sheets = $assessment->bench->sheets;
 
-        return Bench::of($this->shelved->beside($assessment->case, $sheets), $sheets, $assessment->knowledge, $this->solutions);
+        return Bench::of(
+            $this->shelved->beside($assessment->case, $sheets), $sheets, $assessment->knowledge, $solutions ?? $this->solutions,
+        );
+    }
+
+    /** Solutions that are kept, watched for one that is not. */
+    public function watched(): WatchedSolutions
+    {
+        return new WatchedSolutions($this->solutions);
     }
 
     /** As it is written in an address: nothing where nothing is tried. */

@@ -7,6 +7,7 @@ namespace MuteTapper\Tests\Core\Reassembly;
 use MuteTapper\Core\Calculation\Given;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Engine\ValveKind;
 use MuteTapper\Core\Entry\EntryKind;
@@ -15,11 +16,17 @@ use MuteTapper\Core\Reassembly\AsBuilt;
 use MuteTapper\Core\Reassembly\AsReturned;
 use MuteTapper\Core\Reassembly\Joint;
 use MuteTapper\Core\Reassembly\LineRecord;
+use MuteTapper\Core\Reassembly\MadeLines;
 use MuteTapper\Core\Reassembly\Outcome;
 use MuteTapper\Core\Reassembly\Plan;
 use MuteTapper\Core\Reassembly\PlanLine;
 use MuteTapper\Core\Reassembly\PlanPlace;
 use MuteTapper\Core\Reassembly\Tightening;
+use MuteTapper\Core\Remedy\Remedies;
+use MuteTapper\Core\Remedy\Remedy;
+use MuteTapper\Core\Remedy\Reuse;
+use MuteTapper\Core\Remedy\ReuseAdvice;
+use MuteTapper\Core\Remedy\Taken;
 use MuteTapper\Core\Sheet\Change;
 use MuteTapper\Core\Verdict\Verdict;
 use MuteTapper\Tests\Core\Example;
@@ -163,6 +170,28 @@ final class PlanTest extends TestCase
         self::assertSame(range(1, count($plan->lines())), array_map(static fn (PlanLine $line): int => $line->number, $plan->lines()));
         self::assertContains(Joint::Rockers, $plan->joints());
         self::assertNotContains(Joint::CamCaps, $plan->joints(), 'the cam of this engine has none');
+    }
+
+    /** What the remedies change and what a person decided to be new has lines of its own, before all others. */
+    public function testAPlanIsMadeForItsRemedies(): void
+    {
+        $remedy = ['name' => 'Shims', 'remedyKind' => 'cure', 'words' => 'Hard side up.', 'change' => self::SHIM];
+        $example = self::example()->records(EntryKind::Remedy, Remedy::slot('a'), $remedy)
+            ->records(EntryKind::Remedy, Remedy::slot('b'), ['name' => 'Other'] + $remedy)
+            ->records(EntryKind::Taken, Taken::slot(), ['remedies' => ['a']])
+            ->records(EntryKind::Reuse, Reuse::slot('A1-E1', Part::Retainer), ['decision' => 'replace'])
+            ->records(EntryKind::Reuse, Reuse::slot('A2-E1', Part::Seat), ['decision' => 'rework']);
+        $bench = $example->bench();
+        $advice = ReuseAdvice::of($bench, Example::knowledge());
+        $made = MadeLines::of(Remedies::of($bench->case), $advice, $bench->case->engine, $bench->sheets);
+        $lines = array_slice((new Plan($bench, Example::knowledge(), Change::none(), $made))->lines(), 0, 4);
+        self::assertSame([
+            [1, 'Shims: shims under the spring', ['A1-E1']], [2, 'New retainer, compared with the old one', ['A1-E1']],
+            [3, 'Seat back from its work, looked at', ['A2-E1']],
+        ], array_map(static fn (PlanLine $line): array => [
+            $line->number, $line->label(), array_map(static fn (PlanPlace $one): string => $one->place, $line->places),
+        ], array_slice($lines, 0, 3)));
+        self::assertSame([4, 'guides_right'], [$lines[3]->number, $lines[3]->code], 'seals are advised, nobody decided');
     }
 
     public function testAPlanIsThatOfItsEngine(): void

@@ -14,6 +14,7 @@ use MuteTapper\Core\Remedy\Taken;
 use MuteTapper\Core\Remedy\Trial;
 use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Sheet\Column;
+use MuteTapper\Core\Verdict\Verdict;
 use MuteTapper\Tests\Core\Example;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -96,7 +97,7 @@ final class TrialTest extends TestCase
                     $margin?->value()->base ?? 0.0, $effect->after->value()->base ?? 0.0, 1e-9, $judged->value.' at '.$effect->after->place,
                 );
                 ++$compared;
-                $moved += $effect->isUnchanged() ? 0 : 1;
+                $moved += $effect->isUnchanged() || $effect->gained() === null ? 0 : 1;
             }
         }
         self::assertGreaterThan(100, $compared);
@@ -120,6 +121,23 @@ final class TrialTest extends TestCase
         $seal = $trial->worst('retainer_to_seal', 'A1-E1');
         self::assertTrue($seal?->isUnchanged(), 'spring seat and seal top go down together');
         self::assertFalse($trial->moves('valve_margin'));
+    }
+
+    /** A deeper relief leaves less metal, and what was measured over it is told anew only where the way to it is known. */
+    public function testAValueThatTheChangeReachesIsNotSaidToStandWhereNobodyKnowsHowFarItMoves(): void
+    {
+        $found = self::example()->tests('A1-E1', 'metal_to_groove', '0.120')->tests('A1-E1', 'piston_to_valve', '0.085')
+            ->tests('B2-E1', 'piston_to_valve', '0.110')->bench();
+        $deeper = ['places' => ['A1-E1'], 'name' => 'relief_depth', 'by' => ['number' => 0.03, 'unit' => 'in']];
+        $trial = self::trial($found, self::remedy([$deeper]));
+        self::assertEqualsWithDelta(-0.03 * 0.0254, $trial->worst('metal_to_groove')?->gained(), 1e-9);
+        $over = $trial->worst('piston_to_valve', 'A1-E1');
+        self::assertNotNull($over);
+        self::assertNull($over->gained());
+        self::assertFalse($over->isUnchanged());
+        self::assertSame(Verdict::CannotTell, $over->after->verdict);
+        self::assertStringContainsString('not worked out yet', (string) $over->after->because);
+        self::assertTrue($trial->worst('piston_to_valve', 'B2-E1')?->isUnchanged(), 'nothing reaches it');
     }
 
     public function testAtAValveItsOwnFiguresAreShown(): void

@@ -18,6 +18,7 @@ export function PastCases({ caseId }: { caseId: string }) {
           <li key={one.id}>
             <Link to={`/case/${one.id}/cause`}>{one.name}</Link>: <b>{one.causes.join(', ')}</b>, {one.confidence} %, {one.by},{' '}
             {when(one.at).full}
+            {one.outcome !== null && <b>, {words.cause.cameBack(one.outcome)}</b>}
             <small className="note">
               {words.cause.shares(one.shared.length, one.alike)}: {one.shared.slice(0, SIGNS).join('; ')}
               {one.shared.length > SIGNS && ' …'}

@@ -13,7 +13,7 @@ import type { Tried } from '../tried/change';
 import { Sliders } from '../tried/Sliders';
 import { Beside, Use } from './Beside';
 import { NoTrain } from './NoTrain';
-import { Solving } from './Solving';
+import { Solving } from '../tried/Solving';
 import { triedSpeed, type Alternative } from './tried';
 
 type Motion = Schemas['MotionView'];

@@ -9,6 +9,7 @@ import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
 import { useChain, useRanking, useRemedies } from '../shared/queries';
 import { inGrid, useRoving } from '../shared/useRoving';
+import { Solving } from '../tried/Solving';
 import { Editor } from './Editor';
 import { changesOf, remedySlot, take, type Remedy, type Row } from './remedies';
 
@@ -110,6 +111,7 @@ export function Board({ place, onPlace, onUnder, onPlan }: Props) {
           <div className="corner">
             <h2>{words.remedy.title}</h2>
             <p>{chosen === undefined ? words.remedy.note : words.remedy.noteAt(chosen.label)}</p>
+            <Solving isSolved={data.isSolved} />
             {chosen !== undefined && (
               <Button size="small" onClick={() => onPlace(null)}>
                 {words.remedy.worst}

@@ -100,6 +100,7 @@ const board = (remedies: object[], more: object = {}) =>
     adjustments,
     parts: [{ part: 'spring', from: 'shelf-springs-x', name: 'Firm spring', isShelved: true }],
     removesNothing: false,
+    isSolved: true,
     ...more,
   }) as unknown as Schemas['RemediesView'];
 

@@ -1380,6 +1380,7 @@ export const words = {
     moreLikely: 'more likely by',
     shopsWord: 'by your shop’s word',
     lessLikely: 'less likely by',
+    cameBack: (outcome: string): string => `it came back: ${outcome}`,
     start: 'Before any evidence',
     sum: 'Sum, for this cause alone',
     silent: (n: number): string => `${n} lines below half a deciban are silent.`,

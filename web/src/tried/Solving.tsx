@@ -5,6 +5,7 @@ import { useBench } from '../entry/useBench';
 import { answer, api } from '../shared/api';
 import { words } from '../shared/messages';
 import { caseKey, isMoving, useSolving } from '../shared/queries';
+import './tried.css';
 
 /** What takes long: how far it is, begun and cancelled here. What it comes to is heard by the judgement. */
 export function Solving({ isSolved }: { isSolved: boolean }) {
@@ -27,7 +28,7 @@ export function Solving({ isSolved }: { isSolved: boolean }) {
   };
   if (moves && solving !== undefined)
     return (
-      <div className="solving" role="status">
+      <div className="in-tried solving" role="status">
         <progress max={Math.max(1, solving.total)} value={solving.done} aria-label={words.motion.solving(solving.done, solving.total)} />
         <span>{words.motion.solving(solving.done, solving.total)}</span>
         <Button size="small" onClick={() => void send('DELETE')}>
@@ -37,7 +38,7 @@ export function Solving({ isSolved }: { isSolved: boolean }) {
     );
   if (isSolved) return null;
   return (
-    <div className="solving">
+    <div className="in-tried solving">
       <p className="note">{solving?.state === 'cancelled' ? words.motion.cancelled : (solving?.message ?? words.motion.notSolved)}</p>
       <Button size="small" onClick={() => void send('POST')}>
         {words.motion.solve}
