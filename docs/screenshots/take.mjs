@@ -4,6 +4,8 @@ import { join } from 'node:path';
 
 const [shop = 'http://127.0.0.1:8740', ...only] = process.argv.slice(2);
 const PERSON = 'T. Orrin';
+const BENCH = { width: 1280, height: 800 };
+const PHONE = { width: 360, height: 800 };
 
 /** What is tried at the station that is shown. */
 const TRIED = encodeURIComponent(
@@ -20,21 +22,21 @@ const PICTURES = [
   ['plan', 'teardown/plan'],
   ['photograph', 'teardown/photographs', button(/open large/)],
   ['bench', 'bench?at=B2-E1'],
-  ['trace', 'bench?at=B2-E1', button(/^4E travel to bind/)],
   ['clearances', 'clearances?at=B2-E1', button(/^4E travel to bind/)],
   ['station', `clearances/station?at=B2-E1&try=${TRIED}`],
   ['swept', 'bench/swept?at=B2-E1'],
   ['sweep', 'motion/sweep?at=A2-E1', undefined, 'four'],
-  ['lift', 'motion/lift?at=A2-E1', undefined, 'four'],
   ['compare', 'compare', undefined, 'car 31'],
   ['cause', 'cause'],
   ['chain', 'cause/chain?event=coil_bind'],
+  ['remedy', 'remedy/remedies', undefined, 'car 31'],
+  ['reassembly', 'remedy/reassembly?at=B1-E1&stage=Springs', (page) => page.setViewportSize(PHONE), 'car 31'],
   ['report', 'report'],
   ['days', 'schedule'],
 ];
 
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox'] });
-const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+const context = await browser.newContext({ viewport: BENCH, reducedMotion: 'reduce' });
 await context.addInitScript((person) => localStorage.setItem('mute-tapper.person', person), PERSON);
 const page = await context.newPage();
 await page.goto(shop);
@@ -48,5 +50,6 @@ for (const [name, place, act, of = 'car 23'] of PICTURES) {
   await page.waitForLoadState('networkidle');
   await page.waitForTimeout(name === 'report' || name === 'sweep' ? 5000 : 1000);
   await page.screenshot({ path: join(import.meta.dirname, `${name}.png`) });
+  await page.setViewportSize(BENCH);
 }
 await browser.close();

@@ -43,7 +43,7 @@ final class CauseController
     ])]
     public function nextChecks(CaseRecord $case, Assessments $assessments): JsonResponse
     {
-        return new JsonResponse(NextChecksView::of($assessments->of($case)));
+        return new JsonResponse($assessments->kept('next-checks', $case, NextChecksView::of(...)));
     }
 
     #[Route('/ledger/{cause}', methods: ['GET'])]

@@ -55,6 +55,7 @@ final readonly class ReportMaker implements PaperMaker
         private ClockInterface $clock,
         private Pdf $pdf,
         private WorkSections $work,
+        private RemedySections $after,
         private Drawings $drawings,
     ) {
     }
@@ -146,6 +147,7 @@ final readonly class ReportMaker implements PaperMaker
             'before' => $before,
             'school' => $case->settings->school,
             'work' => $this->work->of($record, $assessment, $tables),
+            'after' => $this->after->of($record, $assessment),
             'open' => $this->open($record, $assessment, $progress),
         ];
     }

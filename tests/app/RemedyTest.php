@@ -171,6 +171,39 @@ final class RemedyTest extends AppTestCase
         self::assertSame(['very likely', 1], [$sure->get('words')->text(), $sure->get('held')->whole(0, 9)]);
     }
 
+    public function testTheReportPrintsWhatMustChangeAndWhatWasDone(): void
+    {
+        $plain = $this->report();
+        foreach (['What must change', 'What goes back in', 'How it went back together', 'How it came back'] as $title) {
+            self::assertStringNotContainsString($title, $plain, 'of what nobody recorded nothing is printed');
+        }
+        $this->remedy('a', 'Shims', self::SHIMS, ['hours' => 3]);
+        $this->remedy('c', 'Limiter', [], ['remedyKind' => 'containment', 'until' => 'the springs come']);
+        $this->record('taken', ['engine', 'remedy', 'taken'], ['remedies' => ['c']]);
+        $this->record('reuse', ['A1-E1', 'valve', 'reuse'], ['decision' => 'keep', 'words' => 'dye showed nothing']);
+        $this->record('reading', ['A1-E1', 'spring_seat', 'installed_height', 'built-rebuild'], ['text' => '1.790']);
+        $this->record('line', ['A1-E1', 'assembly', 'line', 'installed_height'], ['state' => 'kept', 'note' => 'no shim']);
+        $this->record('line', ['A1-E1', 'assembly', 'line', 'locks_even'], ['state' => 'ticked']);
+        $this->record('outcome', ['engine', 'afterwards', 'outcome', '2026-12-20'], ['amount' => 3, 'unit' => 'runs', 'symptom' => 'same']);
+        $report = $this->report();
+        foreach ([
+            'What is taken only holds: what failed is not removed.', 'A Shims', 'shims under the spring, 1E, 4E: 0.030 in more.',
+            'travel to bind 0.078 → 0.048 (1E, 4E, worst 4E)', 'Until the springs come.', 'dye showed nothing',
+            'Installed height, 1E: kept out of range: no shim', '1E 1.790 (out of range)', 'locks cannot stand before the spring does',
+            'The call did not hold: the same after 3 runs.',
+        ] as $words) {
+            self::assertStringContainsString($words, $report);
+        }
+    }
+
+    private function report(): string
+    {
+        $this->client->request('GET', $this->case.'/report.html');
+        $html = (string) $this->client->getResponse()->getContent();
+
+        return (string) preg_replace('/\s+/', ' ', html_entity_decode(strip_tags($html), \ENT_QUOTES | \ENT_HTML5));
+    }
+
     public function testPartsAreAdvisedDecidedAndOrdered(): void
     {
         $this->record('finding', ['A1-E1', 'spring', 'spring_broken'], ['severity' => 4]);

@@ -194,11 +194,13 @@ test('past cases like this one are shown with their calls', async () => {
     confidence: 80,
     by: 'T. O.',
     at: '2026-11-20T10:00:00Z',
+    outcome: 'gone after 10 h',
   };
   openCase(<CauseBoard />, { get: { ...served, '/api/cases/{id}/past-cases': [past] } });
   const shown = await screen.findByRole('region', { name: words.cause.pastCases });
   expect(within(shown).getByRole('link', { name: 'Fen four' })).toHaveAttribute('href', '/case/x/cause');
   expect(shown).toHaveTextContent('Spring lost its load, 80 %, T. O.');
+  expect(shown).toHaveTextContent('it came back: gone after 10 h');
   expect(shown).toHaveTextContent('shares 2 signs, 1 lying alike: tip peened; seat hammered');
 });
 

@@ -96,6 +96,17 @@ test('what the address tries is tried again, and all of it can be put back', asy
   await waitFor(() => expect(asked.at(-1)).toBe(''));
 });
 
+test('what is tried goes on the board of remedies', async () => {
+  const change = [{ places: ['A1-E1'], name: 'shims', to: { number: 0.04, unit: 'in' } }];
+  const { user, sent } = openCase(<Clearances />, {
+    at: `clearances/station?at=A1-E1&try=${encodeURIComponent(JSON.stringify(change))}`,
+    get: get(),
+  });
+  await user.click(await screen.findByRole('button', { name: words.stack.asRemedy }));
+  await waitFor(() => expect(sent[0]?.data).toEqual({ name: 'shims 0.040 in', remedyKind: 'trial', change }));
+  expect(sent[0]?.slot).toMatchObject({ part: 'remedy', item: 'alternative' });
+});
+
 test('brackets go from valve to valve, and what is tried stays with the valve it was tried at', async () => {
   const { address } = openCase(<Clearances />, { at: 'clearances/station?at=A1-E1', get: get() });
   const cut = await screen.findByRole('slider', { name: 'guide_cut' });

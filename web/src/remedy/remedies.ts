@@ -1,7 +1,7 @@
 import type { Bench } from '../entry/useBench';
-import type { SlotAddress } from '../entry/slotKey';
 import type { EntryInput, Schemas } from '../shared/api';
 import { words } from '../shared/messages';
+import { newCode, remedySlot, TAKEN } from '../tried/asRemedy';
 
 export type Remedy = Schemas['RemedyView'];
 export type Adjustment = Schemas['AdjustmentView'];
@@ -18,14 +18,7 @@ interface Figure {
   unit: string;
 }
 
-const PART = 'remedy';
-export const remedySlot = (id: string): SlotAddress => ({ place: 'engine', part: PART, item: 'alternative', index: id });
-export const TAKEN: SlotAddress = { place: 'engine', part: PART, item: 'taken', index: null };
-
-/** Codes are short: they stand in addresses. */
-const [LENGTH, LETTERS] = [8, 36];
-export const newCode = (): string =>
-  Array.from(crypto.getRandomValues(new Uint8Array(LENGTH)), (one) => (one % LETTERS).toString(LETTERS)).join('');
+export { newCode, remedySlot, TAKEN };
 
 /** The changes of a remedy as they are stored. */
 export function changesOf(bench: Bench, id: string): Change[] {

@@ -890,6 +890,7 @@ export const words = {
     whatIfNote: 'triangle as found, knob as tried. Nothing here is an entry.',
     asFound: 'as found',
     allAsFound: 'All as found',
+    asRemedy: 'Keep as a remedy',
     part: { spring: 'spring', lobe: 'lobe' },
     partAsFound: { spring: 'the spring that stands there', lobe: 'the lobe that stands there' },
     onShelf: (name: string) => `${name}, of the library`,

@@ -1,10 +1,12 @@
 import { Button } from 'antd';
 import { Keycap } from '../draw/Tag';
+import { useBench } from '../entry/useBench';
 import type { Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
-import { onStep, partOf, triedOf, withPart, withSlider, type PartTried, type Tried } from './change';
+import { keepAsRemedy } from './asRemedy';
+import { onStep, partOf, triedOf, triedWords, withPart, withSlider, type PartTried, type Tried } from './change';
 import './tried.css';
 
 type Slider = Schemas['SliderView'];
@@ -26,6 +28,7 @@ interface Props {
 
 /** What may be tried at a valve, each on a slider of its own; nothing of it is recorded. */
 export function Sliders({ place, sliders, parts, tried, onTry, onRest }: Props) {
+  const bench = useBench();
   return (
     <section className="what-if in-tried" aria-label={words.stack.whatIf} onPointerUp={onRest} onKeyUp={onRest} onBlur={onRest}>
       <header>
@@ -35,6 +38,9 @@ export function Sliders({ place, sliders, parts, tried, onTry, onRest }: Props) 
           <Keycap>←</Keycap>
           <Keycap>→</Keycap> {words.stack.step} <Keycap>Backspace</Keycap> {words.stack.asFound}
         </span>
+        <Button size="small" disabled={tried.length === 0} onClick={() => keepAsRemedy(bench, tried, triedWords(tried, sliders, parts))}>
+          {words.stack.asRemedy}
+        </Button>
         <Button size="small" disabled={tried.length === 0} onClick={() => onTry([])}>
           {words.stack.allAsFound}
         </Button>
