@@ -6,6 +6,8 @@ namespace MuteTapper\App\Remedy;
 
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Site;
+use MuteTapper\Core\Head\ShimPack;
+use MuteTapper\Core\Quantity\Dimension;
 use MuteTapper\Core\Quantity\Quantity;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Remedy\Adjustments;
@@ -14,6 +16,8 @@ use MuteTapper\Core\Sheet\Bench;
 /** The changes of a remedy in words: what, where, to what. */
 final readonly class ChangeWords
 {
+    private const SHIMS = 'shim_stack';
+
     /** @param array<string, string> $parts names of parts by where they are taken from */
     public function __construct(private Bench $found, private array $parts = [])
     {
@@ -42,9 +46,19 @@ final readonly class ChangeWords
         $index = $one->maybe('index')?->word() ?? '';
         $index = $index === '' ? '' : ' '.($this->found->case->engine->placeLabel($index) ?? $index);
 
+        $shown .= $isBy && $name === self::SHIMS && $number > 0 ? $this->pack($number * ($unit?->baseFactor() ?? 0.0)) : '';
         $label = Adjustments::named($name)->label ?? $value->column->label ?? $value->title ?? $name;
 
         return new ChangeLineView($label.$index, $where, $isBy ? $shown.($number < 0 ? ' less' : ' more') : $shown);
+    }
+
+    /** Shims of the stock that come to it, the fewest. */
+    private function pack(float $metres): string
+    {
+        $pack = ShimPack::reaching($metres, $this->found->springShims);
+        $figure = fn (float $shim): string => $this->found->case->settings->units->figure(Quantity::difference($shim, Dimension::Length));
+
+        return $pack === null || count($pack->shims) < 2 ? '' : sprintf(' (%s)', implode(' + ', array_map($figure, $pack->shims)));
     }
 
     /** @param list<string> $places */

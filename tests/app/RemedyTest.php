@@ -74,6 +74,9 @@ final class RemedyTest extends AppTestCase
         self::assertSame(['travel to bind 0.078 → 0.048 (1E, 4E, worst 4E)'], $remedies['A']->get('outside')->words());
         self::assertSame(['travel to bind 0.080 → 0.120 (1E)'], $remedies['B']->get('better')->words());
         self::assertSame(['installed height'], $remedies['A']->get('again')->words());
+        $this->remedy('d', 'More shims', [['places' => ['A1-E1'], 'name' => 'shim_stack', 'by' => ['number' => 0.09, 'unit' => 'in']]]);
+        $more = self::by('letter', $this->get('/remedies')->get('remedies'))['D'];
+        self::assertSame('0.090 in (0.060 + 0.030) more', $more->get('changes')->items()[0]->get('to')->text(), 'of the shop’s stock');
         $rows = self::by('name', $board->get('rows'));
         $bind = self::by('remedy', $rows['travel_to_bind']->get('effects'));
         self::assertSame(['worse', '4E', '0.078', '0.048'], array_map(

@@ -150,6 +150,10 @@ test('from a signed call over two remedies to a reassembly ticked on a phone, an
   await page.keyboard.press('Enter');
   await saved(page);
   await expect(back).toContainText('but 1E moved: look before it breaks');
+  await back.getByLabel('Pull now, 1E').fill('118 lb');
+  await page.keyboard.press('Enter');
+  await expect(back.getByLabel('Pull now, 1I')).toBeFocused();
+  await saved(page);
   await expect(page.getByText(/came back: .* held/)).toBeVisible();
 
   // What was found is as it was found.

@@ -289,7 +289,9 @@ function RowOf({ row, columns, isAtWorst, item, onOpen }: RowProps) {
             {...item(j)}
             onClick={() => onOpen(j)}
           >
-            <span className="at">{isAtWorst ? effect.label : ''}</span>
+            <span className="at">
+              <b className="of">{remedy.letter}</b> {isAtWorst ? effect.label : ''}
+            </span>
             <span className="was figures">{before ?? '–'}</span>
             <span className="arrow">→</span>
             <b className="figures">{after ?? '–'}</b>
@@ -314,6 +316,7 @@ const LISTS = ['better', 'worse', 'lasting', 'again'] as const;
 function InWords({ remedy }: { remedy: Remedy }) {
   return (
     <div className="in-words">
+      <b className="of">{remedy.letter}</b>
       {LISTS.map(
         (list) =>
           remedy[list].length > 0 && (
