@@ -22,7 +22,7 @@ final class PaperController
     #[OA\Post(
         path: '/api/cases/{id}/papers', operationId: 'askForPaper',
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['kind'], properties: [
-            new OA\Property('kind', type: 'string', enum: ['report', 'tags']),
+            new OA\Property('kind', type: 'string', enum: ['report', 'tags', 'package']),
             new OA\Property('options', type: 'object', properties: [
                 new OA\Property('stations', type: 'array', items: new OA\Items(type: 'string')),
                 new OA\Property('parts', type: 'array', items: new OA\Items(type: 'string')),
@@ -64,7 +64,7 @@ final class PaperController
     }
 
     #[Route('/{paper}/file', methods: ['GET'])]
-    public function file(CaseRecord $case, string $paper, Papers $papers): BinaryFileResponse
+    public function file(CaseRecord $case, string $paper, Papers $papers, PaperMakers $makers): BinaryFileResponse
     {
         $one = $papers->of($case, $paper);
         if ($one->state !== PaperState::Ready || !is_file($papers->path($one))) {
@@ -72,8 +72,10 @@ final class PaperController
         }
 
         return new BinaryFileResponse($papers->path($one), 200, [
-            'Content-Type' => 'application/pdf',
-            'Content-Disposition' => sprintf('attachment; filename="%s-%04d.pdf"', $one->kind, $case->number),
+            'Content-Type' => $makers->get($one->kind)->mediaType(),
+            'Content-Disposition' => sprintf(
+                'attachment; filename="%s-%04d.%s"', $one->kind, $case->number, $makers->get($one->kind)->extension(),
+            ),
         ]);
     }
 }

@@ -26,10 +26,15 @@ interface PaperMaker
      */
     public function options(CaseRecord $case, Node $asked): array;
 
+    /** What comes of it, as a file name ends. */
+    public function extension(): string;
+
+    public function mediaType(): string;
+
     /**
      * @param \Closure(float): void $progress told how far it is, 0 to 1
      *
-     * @return string a PDF
+     * @return string|\SplFileInfo the content, or a file that holds it, which is moved away
      */
-    public function make(CaseRecord $case, Node $options, \Closure $progress): string;
+    public function make(CaseRecord $case, Node $options, \Closure $progress): string|\SplFileInfo;
 }

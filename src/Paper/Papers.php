@@ -7,6 +7,7 @@ namespace MuteTapper\App\Paper;
 use Doctrine\ORM\EntityManagerInterface;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Writing;
+use MuteTapper\App\Shared\NoRoom;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\App\Shared\WholeFile;
 use MuteTapper\Core\Document\Node;
@@ -85,14 +86,18 @@ final readonly class Papers
         });
     }
 
-    public function keep(Paper $paper, string $content): void
+    public function keep(Paper $paper, string|\SplFileInfo $content): void
     {
-        WholeFile::write($this->path($paper), $content);
+        if (is_string($content)) {
+            WholeFile::write($this->path($paper), $content);
+        } elseif (!rename($content->getPathname(), $this->path($paper))) {
+            throw new NoRoom('The paper could not be kept');
+        }
     }
 
     public function path(Paper $paper): string
     {
-        return sprintf('%s/papers/%s.pdf', $this->dataFolder, $paper->id);
+        return sprintf('%s/papers/%s.%s', $this->dataFolder, $paper->id, $this->makers->get($paper->kind)->extension());
     }
 
     private function forgetOld(\DateTimeImmutable $now): void

@@ -71,6 +71,16 @@ final readonly class ReportMaker implements PaperMaker
         return 'report';
     }
 
+    public function extension(): string
+    {
+        return 'pdf';
+    }
+
+    public function mediaType(): string
+    {
+        return 'application/pdf';
+    }
+
     public function options(CaseRecord $case, Node $asked): array
     {
         return [];

@@ -33,6 +33,16 @@ final readonly class TagSheet implements PaperMaker
         return 'tags';
     }
 
+    public function extension(): string
+    {
+        return 'pdf';
+    }
+
+    public function mediaType(): string
+    {
+        return 'application/pdf';
+    }
+
     public function options(CaseRecord $case, Node $asked): array
     {
         $engine = $this->cases->engine($case);

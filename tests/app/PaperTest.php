@@ -114,6 +114,16 @@ final class PaperTest extends AppTestCase
                 return 'report';
             }
 
+            public function extension(): string
+            {
+                return 'pdf';
+            }
+
+            public function mediaType(): string
+            {
+                return 'application/pdf';
+            }
+
             public function options(CaseRecord $case, Node $asked): array
             {
                 return [];

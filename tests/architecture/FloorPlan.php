@@ -42,6 +42,7 @@ final class FloorPlan
             ['Chain', 'Clearance', 'Compare', 'Likeness', 'Motion', 'Queue', 'Remedy', 'Spring', 'Teardown'],
             ['Reassembly'],
             ['Report', 'Screen'],
+            ['Package'],
         ],
     ];
 

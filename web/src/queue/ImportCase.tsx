@@ -2,11 +2,36 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { answer, api, Refused } from '../shared/api';
+import { answer, api, Refused, type CaseView } from '../shared/api';
 import { Dialog } from '../shared/Dialog';
 import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
 import { author } from '../shared/person';
+
+const isPackage = (file: File): boolean => /\.zip$/i.test(file.name);
+
+async function imported(file: File, copy: boolean): Promise<CaseView> {
+  const body = await file.text();
+  return answer(
+    api.POST('/api/cases/import', {
+      params: { query: { by: author(), copy, file: file.name } },
+      body: {},
+      bodySerializer: () => body,
+      headers: { 'Content-Type': 'application/json' },
+    }),
+  );
+}
+
+/** With its pictures and logs: the package is checked whole before anything of it is taken in. */
+const unpacked = (file: File, copy: boolean): Promise<CaseView> =>
+  answer(
+    api.POST('/api/cases/unpack', {
+      params: { query: { by: author(), copy, file: file.name } },
+      body: '',
+      bodySerializer: () => file,
+      headers: { 'Content-Type': 'application/zip' },
+    }),
+  );
 
 /** Takes a case from a file; one that is here already is offered as a copy. */
 export function ImportCase() {
@@ -19,15 +44,7 @@ export function ImportCase() {
   const take = async (file: File, copy: boolean): Promise<void> => {
     setBusy(true);
     try {
-      const body = await file.text();
-      const view = await answer(
-        api.POST('/api/cases/import', {
-          params: { query: { by: author(), copy, file: file.name } },
-          body: {},
-          bodySerializer: () => body,
-          headers: { 'Content-Type': 'application/json' },
-        }),
-      );
+      const view = await (isPackage(file) ? unpacked(file, copy) : imported(file, copy));
       setRefusal(null);
       await queries.invalidateQueries({ queryKey: ['cases'] });
       void navigate(`/case/${view.id}/story`);
@@ -50,7 +67,7 @@ export function ImportCase() {
       <input
         ref={input}
         type="file"
-        accept="application/json,.json"
+        accept="application/json,.json,application/zip,.zip"
         hidden
         aria-label={words.queue.importCase}
         onChange={(event) => {

@@ -16,6 +16,7 @@ export default function Report() {
         <div style={{ display: 'flex', gap: 10, alignItems: 'center' }}>
           <h2 style={{ marginRight: 'auto' }}>{words.report.title}</h2>
           <PaperButton caseId={view.id} asked={{ kind: 'report' }} label={words.report.pdf} primary />
+          <PaperButton caseId={view.id} asked={{ kind: 'package' }} label={words.report.package} />
           <Button href={`/api/cases/${view.id}/case.json`} download>
             {words.report.json}
           </Button>

@@ -1453,8 +1453,9 @@ export const words = {
   report: {
     title: 'Report',
     pdf: 'Make the PDF',
+    package: 'Evidence package',
     json: 'Case as JSON',
-    hint: 'The preview is what will be printed. The JSON document holds every entry, superseded ones too; another shop can import it.',
+    hint: 'The preview is what will be printed. The evidence package holds the case with its original pictures, logs, tables and this report under checksums; the JSON document every entry, superseded ones too. Another shop can import both.',
     preview: 'Preview of the report',
   },
   keysTitle: 'Keys of this place',
