@@ -28,7 +28,7 @@ final class PackageController
             new OA\QueryParameter(name: 'file', schema: new OA\Schema(type: 'string')),
         ],
         requestBody: new OA\RequestBody(
-            required: true, content: new OA\MediaType('application/zip', schema: new OA\Schema(type: 'string', format: 'binary')),
+            required: true, content: new OA\MediaType('application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary')),
         ), responses: [
             new OA\Response(
                 response: 201, description: 'taken in with its pictures and logs', content: new OA\JsonContent(ref: CaseView::class),

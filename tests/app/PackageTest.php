@@ -97,7 +97,7 @@ final class PackageTest extends AppTestCase
     {
         $address = '/api/cases/unpack?copy=1&by=tests&file=packed.zip';
 
-        return $this->send('POST', $address, $content, $status, ['Content-Type' => 'application/zip']);
+        return $this->send('POST', $address, $content, $status, ['Content-Type' => 'application/octet-stream']);
     }
 
     private function cases(): int

@@ -29,7 +29,7 @@ const unpacked = (file: File, copy: boolean): Promise<CaseView> =>
       params: { query: { by: author(), copy, file: file.name } },
       body: '',
       bodySerializer: () => file,
-      headers: { 'Content-Type': 'application/zip' },
+      headers: { 'Content-Type': 'application/octet-stream' },
     }),
   );
 
