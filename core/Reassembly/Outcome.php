@@ -8,6 +8,8 @@ use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Entry\Entry;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\EntryLog;
 use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Timeline\RunUnit;
 
@@ -32,6 +34,17 @@ final readonly class Outcome
     public static function of(Entry $entry): self
     {
         return self::fromNode($entry->node(), $entry->slot->index ?? '');
+    }
+
+    /** How the engine came back last; null where it has not. */
+    public static function last(EntryLog $log): ?self
+    {
+        $last = null;
+        foreach ($log->standing(EntryKind::Outcome) as $entry) {
+            $last = $last === null || $entry->slot->index > $last->slot->index ? $entry : $last;
+        }
+
+        return $last === null ? null : self::of($last);
     }
 
     /** @throws BadDocument */

@@ -11,7 +11,6 @@ use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
 use MuteTapper\Core\CaseFile\SignedContent;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Likeness\CaseTraits;
 use MuteTapper\Core\Likeness\Likeness;
 use MuteTapper\Core\Reassembly\Outcome;
@@ -67,11 +66,7 @@ final readonly class PastCases implements SignedWith
     /** What its last return says, in words. */
     private function outcome(CaseRecord $case): ?string
     {
-        $last = null;
-        foreach ($this->cases->file($case)->log->standing(EntryKind::Outcome) as $entry) {
-            $last = $last === null || $entry->slot->index > $last->slot->index ? $entry : $last;
-        }
-        $outcome = $last === null ? null : Outcome::of($last);
+        $outcome = Outcome::last($this->cases->file($case)->log);
 
         return $outcome === null ? null : sprintf('%s after %s %s', $outcome->symptom->words(), $outcome->amount, $outcome->unit->value);
     }

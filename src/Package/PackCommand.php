@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Package;
 
-use Doctrine\ORM\EntityManagerInterface;
-use MuteTapper\App\Record\CaseRecord;
+use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Shared\JsonCommand;
-use MuteTapper\App\Shared\Problem;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
@@ -16,7 +14,7 @@ use Symfony\Component\Console\Input\InputInterface;
 #[AsCommand(name: 'case:pack', description: 'Pack a case with its pictures, logs, tables and report into a BagIt ZIP.')]
 final class PackCommand extends JsonCommand
 {
-    public function __construct(private readonly EntityManagerInterface $entities, private readonly CasePackage $package)
+    public function __construct(private readonly Cases $cases, private readonly CasePackage $package)
     {
         parent::__construct();
     }
@@ -28,10 +26,7 @@ final class PackCommand extends JsonCommand
 
     protected function result(InputInterface $input): mixed
     {
-        $wanted = self::word($input, 'case');
-        $case = $this->entities->getRepository(CaseRecord::class)->findOneBy(
-            ctype_digit($wanted) ? ['number' => (int) $wanted] : ['id' => $wanted],
-        ) ?? throw Problem::notFound(sprintf('There is no case “%s” here.', $wanted));
+        $case = $this->cases->wanted(self::word($input, 'case'));
         $path = self::word($input, 'file');
         $this->package->pack($case, $path, static function (): void {
         });

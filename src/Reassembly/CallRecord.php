@@ -9,7 +9,6 @@ use MuteTapper\App\Record\Cases;
 use MuteTapper\Core\CaseFile\Call;
 use MuteTapper\Core\CaseFile\SignedContent;
 use MuteTapper\Core\Document\Node;
-use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Reassembly\Outcome;
 
 /** The shop's record of calls that held: what came of every signed call whose engine came back. */
@@ -55,11 +54,7 @@ final readonly class CallRecord
         $has = $this->connection->fetchOne(
             'SELECT 1 FROM slot_head WHERE case_id = ? AND slot_key LIKE ?', [$case, 'engine/'.Outcome::PART.'/'.Outcome::ITEM.'/%'],
         );
-        $last = null;
-        foreach ($has === false ? [] : $this->cases->file($this->cases->get($case))->log->standing(EntryKind::Outcome) as $entry) {
-            $last = $last === null || $entry->slot->index > $last->slot->index ? $entry : $last;
-        }
 
-        return $last === null ? null : Outcome::of($last);
+        return $has === false ? null : Outcome::last($this->cases->file($this->cases->get($case))->log);
     }
 }

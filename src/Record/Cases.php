@@ -25,6 +25,14 @@ final readonly class Cases
         return $this->entities->find(CaseRecord::class, $id) ?? throw Problem::notFound('There is no case with this id here.');
     }
 
+    /** By the number that it has in this shop, or by its id. */
+    public function wanted(string $numberOrId): CaseRecord
+    {
+        return $this->entities->getRepository(CaseRecord::class)->findOneBy(
+            ctype_digit($numberOrId) ? ['number' => (int) $numberOrId] : ['id' => $numberOrId],
+        ) ?? throw Problem::notFound(sprintf('There is no case “%s” here.', $numberOrId));
+    }
+
     public function nextNumber(): int
     {
         $last = $this->entities->getConnection()->fetchOne('SELECT MAX(number) FROM case_file');

@@ -5,7 +5,6 @@ import { DoorGate } from './door/DoorGate';
 import { BrokenPage, BrokenPlace, Guarded } from './frame/Broken';
 import { CasePage } from './frame/CaseFrame';
 import { CaseStart, NoSuchPage, NoSuchPlace } from './frame/Elsewhere';
-import { Later } from './frame/Later';
 import { Queue } from './queue/Queue';
 
 type Place = () => Promise<{ default: ComponentType }>;
@@ -40,14 +39,14 @@ export const routes: RouteObject[] = [
       { path: 'library/:shelf?', lazy: fetched(() => import('./library/Library')) },
       {
         path: 'case/:id',
-        element: <CasePage built={Object.keys(places)} />,
+        element: <CasePage />,
         children: [
           {
             errorElement: <BrokenPlace />,
             children: [
               { index: true, element: <CaseStart /> },
               ...Object.entries(places).map(([step, place]) => ({ path: `${step}/:section?`, lazy: fetched(place) })),
-              { path: ':step/*', element: <Later otherwise={<NoSuchPlace />} /> },
+              { path: ':step/*', element: <NoSuchPlace /> },
             ],
           },
         ],

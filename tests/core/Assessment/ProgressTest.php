@@ -123,11 +123,11 @@ final class ProgressTest extends TestCase
         self::assertSame('mirror still to look', $progress->steps()[1]->left);
     }
 
-    public function testACallIsSignedThenReported(): void
+    public function testACallIsSignedThenActedOn(): void
     {
         $example = self::measured(Example::pushrodEight()->looks('A1-E1', 'spring'), 'A1-E1');
         self::assertSame('Sign the call', self::progress($example, 'Ticks.', [], true)->nextAct()->words);
-        self::assertSame(Step::Report, self::progress($example, 'Ticks.', [], true, true)->nextAct()->step);
+        self::assertSame(Step::Remedy, self::progress($example, 'Ticks.', [], true, true)->nextAct()->step);
     }
 
     public function testStepsAreCountedByWhatIsDone(): void

@@ -130,6 +130,8 @@ final class PlanTest extends TestCase
         );
         self::assertSame([], self::at(self::plan($leftOut), 'spring_in', 'A1-E1')->unmet, 'left out with its reason');
         self::assertSame(['Installed height'], self::at(self::plan($leftOut), 'spring_in', 'A1-I1')->unmet, 'of each valve by itself');
+        $notMade = self::ticks(self::example(), 'A1-E1', 'spring_in', '10:00', ['state' => 'left_out', 'note' => 'no spring']);
+        self::assertSame([], self::at(self::plan($notMade), 'spring_in', 'A1-E1')->unmet, 'what is left out breaks no order');
         self::assertSame(['Followers'], array_values(array_unique(array_map(
             static fn (string $code): string => Example::knowledge()->reassembly[$code]->stage,
             array_diff(Example::knowledge()->reassembly['pushrod_ends']->after, ['head_on']),
@@ -237,6 +239,11 @@ final class PlanTest extends TestCase
         self::assertTrue($drift?->isOutside());
         self::assertTrue($returned->bench->margin('A1-I1', 'lash_drift')?->isInside());
         self::assertSame('2026-11-25', $returned->rebuilt);
+        $twoDays = AsReturned::on(
+            '2026-12-20', $example->tests('A2-E1', 'lash', '0.011', 'built-rebuild', '2026-11-27T09:00:00Z')->bench(), Example::knowledge(),
+        );
+        self::assertSame('2026-11-25', $twoDays->rebuilt, 'one sheet, however many days it took');
+        self::assertInstanceOf(Given::class, $twoDays->bench->value('A2-E1', 'lash', '2026-11-25'));
         self::assertNull($example->bench()->margin('A1-E1', 'lash_drift')?->value(), 'none of it is a sheet of the case itself');
         self::assertNull(AsBuilt::reading($example->bench(), AsBuilt::REBUILD, 'A1-E1', 'net_lift'));
     }

@@ -48,6 +48,7 @@ final class ReuseAdviceTest extends TestCase
         foreach ([Part::Spring, Part::Retainer] as $part) {
             self::assertSame(ReuseDecision::Replace, self::at($advice, $part, 'A1-E1')?->advised);
         }
+        self::assertNotContains('the spring beside the one that failed', self::at($advice, Part::Spring, 'A1-E1')->reasons ?? []);
         $beside = self::at($advice, Part::Spring, 'A1-I1');
         self::assertSame([ReuseDecision::Replace, ['the spring beside the one that failed']], [$beside?->advised, $beside?->reasons]);
         $lot = self::at($advice, Part::Spring);

@@ -151,6 +151,18 @@ final class TrialTest extends TestCase
         self::assertTrue($trial->worst('travel_to_bind')?->isBetter());
     }
 
+    /** What is lost within the ± of the gauges is no loss that anybody could measure. */
+    public function testLessThanTheGaugesCanTellIsNotSaidToBeWorse(): void
+    {
+        $found = self::example()->bench();
+        $little = ['places' => ['A1-E1'], 'name' => 'net_lift', 'by' => ['number' => 0.0002, 'unit' => 'in']];
+        $effect = self::trial($found, self::remedy([$little]))->worst('travel_to_bind');
+        self::assertNotNull($effect);
+        self::assertLessThan(0.0, $effect->gained());
+        self::assertFalse($effect->isWorse());
+        self::assertFalse($effect->isUnchanged());
+    }
+
     public function testNothingThatIsTriedReachesTheRanking(): void
     {
         $example = self::example()->sees('A1-E1', 'spring', 'coils_bright', 3);

@@ -22,11 +22,11 @@ import { useTyping } from './useTyping';
 import { Mark } from '../draw/Wordmark';
 
 /** A case with all of its places: which one is open stands in the address. */
-export function CasePage({ built }: { built: readonly string[] }) {
+export function CasePage() {
   const { id = '' } = useParams();
   const step = useMatch('/case/:id/:step/*')?.params.step ?? '';
   return (
-    <CaseFrame key={id} id={id} step={step} built={built}>
+    <CaseFrame key={id} id={id} step={step}>
       <Guarded place={step}>
         <Outlet />
       </Guarded>
@@ -37,13 +37,11 @@ export function CasePage({ built }: { built: readonly string[] }) {
 interface Props {
   id: string;
   step: string;
-  /** Steps that this version has a place for. */
-  built: readonly string[];
   children: ReactNode;
 }
 
 /** Head row and step line around every place of a case. */
-export function CaseFrame({ id, step, built, children }: Props) {
+export function CaseFrame({ id, step, children }: Props) {
   const query = useCase(id);
   // Letters find signs: a place that takes them before the signs are there would lose what was typed.
   const catalogue = useCatalogue();
@@ -76,7 +74,7 @@ export function CaseFrame({ id, step, built, children }: Props) {
               <Troubles />
               <Unreadable caseId={id} />
             </div>
-            <StepLine view={query.data} step={step} built={built} />
+            <StepLine view={query.data} step={step} />
             <main className="place-main" aria-label={name}>
               <h1 className="unseen">{`${caseName(query.data)}: ${name}`}</h1>
               {children}
@@ -146,19 +144,12 @@ function DaysDoor({ view, open }: { view: CaseView; open: boolean }) {
   );
 }
 
-function StepLine({ view, step, built }: { view: CaseView; step: string; built: readonly string[] }) {
+function StepLine({ view, step }: { view: CaseView; step: string }) {
   const [chosen] = useChosen();
   return (
     <nav className="step-line" aria-label={words.step.all}>
       {view.steps.map((one, i) => (
-        <StepLink
-          key={one.code}
-          step={one}
-          number={i + 1}
-          to={`/case/${view.id}/${one.code}?at=${chosen}`}
-          isOpen={one.code === step}
-          isBuilt={built.includes(one.code)}
-        />
+        <StepLink key={one.code} step={one} number={i + 1} to={`/case/${view.id}/${one.code}?at=${chosen}`} isOpen={one.code === step} />
       ))}
     </nav>
   );
@@ -169,33 +160,27 @@ interface StepLinkProps {
   number: number;
   to: string;
   isOpen: boolean;
-  isBuilt: boolean;
 }
 
-/** A step of the work: how far it is, or that this version does not have it. */
-function StepLink({ step, number, to, isOpen, isBuilt }: StepLinkProps) {
+/** A step of the work, and how far it is. */
+function StepLink({ step, number, to, isOpen }: StepLinkProps) {
   const line = isOpen ? 'var(--sheet)' : 'var(--ink)';
   return (
-    <Link
-      to={to}
-      className={['step', isOpen ? 'open' : '', isBuilt ? '' : 'later'].join(' ').trim()}
-      aria-current={isOpen ? 'step' : undefined}
-    >
+    <Link to={to} className={isOpen ? 'step open' : 'step'} aria-current={isOpen ? 'step' : undefined}>
       {number} {step.label}
       <svg width="100%" height="10" viewBox="0 0 125 10" preserveAspectRatio="none" aria-hidden="true">
         <path
           d="M0 4H125M25 4v4M50 4v4M75 4v4M100 4v4"
           stroke={isOpen ? 'var(--sheet)' : 'var(--edge)'}
-          strokeDasharray={isBuilt ? undefined : '3 3'}
           fill="none"
           vectorEffect="non-scaling-stroke"
         />
         <path d="M0.5 0v9" stroke={line} vectorEffect="non-scaling-stroke" />
-        {isBuilt && step.done !== null && step.done > 0 && (
+        {step.done !== null && step.done > 0 && (
           <path d={`M0 4H${125 * Math.min(1, step.done)}`} stroke={line} strokeWidth="4" vectorEffect="non-scaling-stroke" />
         )}
       </svg>
-      <small className={isBuilt && step.overdue ? 'wrong' : ''}>{isBuilt ? step.left : words.step.later}</small>
+      <small className={step.overdue ? 'wrong' : ''}>{step.left}</small>
     </Link>
   );
 }

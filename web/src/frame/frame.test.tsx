@@ -34,7 +34,7 @@ const schedule = { tasks: [], sentence: '', overdue: '', late: false };
 function inFrame(get: Record<string, unknown> = {}) {
   const stored: Pick<EntryView, 'id' | 'kind' | 'place' | 'part' | 'item' | 'index' | 'content'>[] = [];
   return openCase(
-    <CaseFrame id={twin().id} step="teardown" built={['teardown']}>
+    <CaseFrame id={twin().id} step="teardown">
       <Place />
     </CaseFrame>,
     {

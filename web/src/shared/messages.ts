@@ -245,9 +245,6 @@ export const words = {
   },
   step: {
     all: 'Steps of the work',
-    later: 'not in this version yet',
-    notHere: (name: string): string => `${name} comes with a later version.`,
-    notHereWhat: 'Nothing is hidden behind this step yet. The other steps work without it.',
   },
   lens: {
     choose: 'What the plan shows',
@@ -1199,7 +1196,8 @@ export const words = {
       addChange: 'Add this change',
       drop: (what: string): string => `Leave out: ${what}`,
       keep: 'Keep it on the board',
-      badFigure: (text: string, unit: string): string => `“${text}” is no figure; a number in ${unit === '1' ? 'plain figures' : unit} is accepted.`,
+      badFigure: (text: string, unit: string): string =>
+        `“${text}” is no figure; a number in ${unit === '1' ? 'plain figures' : unit} is accepted.`,
       parts: { spring: 'spring, as a whole', lobe: 'cam lobe, as a whole' },
       needsUntil: 'What only holds needs words for what ends it.',
     },
@@ -1262,7 +1260,8 @@ export const words = {
     back: (label: string): string => `back ${label}`,
     wall: 'line, place, value, who',
     joints: 'Tightening, from the maker’s manual',
-    jointsNote: 'No torque is known here. Copy each pass from the manual of this engine, with its source; local rules and the maker decide.',
+    jointsNote:
+      'No torque is known here. Copy each pass from the manual of this engine, with its source; local rules and the maker decide.',
     enter: (label: string): string => `Enter the passes: ${label}`,
     change: (label: string): string => `Change the passes: ${label}`,
     missing: 'not entered',
