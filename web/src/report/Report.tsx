@@ -13,7 +13,7 @@ export default function Report() {
     <div className="room">
       <PlanSide chosen={chosen} onChoose={choose} first="signs" />
       <div className="sheet pad" style={{ display: 'grid', gridTemplateRows: 'auto auto minmax(0,1fr)', gap: 10 }}>
-        <div style={{ display: 'flex', gap: 10, alignItems: 'center' }}>
+        <div style={{ display: 'flex', flexWrap: 'wrap', gap: 10, alignItems: 'center' }}>
           <h2 style={{ marginRight: 'auto' }}>{words.report.title}</h2>
           <PaperButton caseId={view.id} asked={{ kind: 'report' }} label={words.report.pdf} primary />
           <PaperButton caseId={view.id} asked={{ kind: 'package' }} label={words.report.package} />
