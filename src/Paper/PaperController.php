@@ -26,6 +26,9 @@ final class PaperController
             new OA\Property('options', type: 'object', properties: [
                 new OA\Property('stations', type: 'array', items: new OA\Items(type: 'string')),
                 new OA\Property('parts', type: 'array', items: new OA\Items(type: 'string')),
+                new OA\Property(
+                    'for', description: 'of a report: whom it is for', type: 'string', enum: ['customer', 'supplier', 'insurer'],
+                ),
             ]),
         ], type: 'object')), responses: [
             new OA\Response(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\App\Report;
 
 use MuteTapper\App\Record\CaseRecord;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
@@ -13,8 +14,8 @@ use Symfony\Component\Routing\Attribute\Route;
 final class ReportController
 {
     #[Route('/report.html', methods: ['GET'])]
-    public function page(CaseRecord $case, ReportMaker $maker): Response
+    public function page(CaseRecord $case, Request $request, ReportMaker $maker): Response
     {
-        return new Response($maker->html($case));
+        return new Response($maker->html($case, ReportMaker::audience($request->query->getString('for'))));
     }
 }

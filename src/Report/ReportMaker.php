@@ -20,6 +20,8 @@ use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Record\Photograph;
 use MuteTapper\App\Shared\Pdf;
+use MuteTapper\App\Shared\Problem;
+use MuteTapper\App\Sheet\MarginView;
 use MuteTapper\App\Teardown\TeardownPresenter;
 use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Assessment\Progress;
@@ -56,14 +58,23 @@ final readonly class ReportMaker implements PaperMaker
         private Pdf $pdf,
         private WorkSections $work,
         private RemedySections $after,
+        private GaugesUsed $gauges,
         private Drawings $drawings,
     ) {
     }
 
-    public function html(CaseRecord $record): string
+    public function html(CaseRecord $record, Audience $for = Audience::Insurer): string
     {
-        return $this->twig->render('report/report.html.twig', $this->content($record, static function (): void {
+        return $this->twig->render('report/report.html.twig', $this->content($record, $for, static function (): void {
         }));
+    }
+
+    /** @throws Problem where nobody is called so; whoever asks for nobody gets everything */
+    public static function audience(string $word): Audience
+    {
+        return $word === '' ? Audience::Insurer : Audience::tryFrom($word) ?? throw Problem::invalid(
+            sprintf('A report is for a customer, a supplier or an insurer; not for “%s”.', $word), ['pointer' => '/options/for'],
+        );
     }
 
     public function kind(): string
@@ -83,12 +94,13 @@ final readonly class ReportMaker implements PaperMaker
 
     public function options(CaseRecord $case, Node $asked): array
     {
-        return [];
+        return ['for' => self::audience($asked->maybe('for')?->text(20) ?? '')->value];
     }
 
     public function make(CaseRecord $case, Node $options, \Closure $progress): string
     {
-        $page = $this->twig->render('report/report.html.twig', $this->content($case, $progress));
+        $for = self::audience($options->maybe('for')?->text(20) ?? '');
+        $page = $this->twig->render('report/report.html.twig', $this->content($case, $for, $progress));
         $progress(self::SHARE_OF_PICTURES);
 
         return $this->pdf->of($page, numbered: true);
@@ -99,7 +111,7 @@ final readonly class ReportMaker implements PaperMaker
      *
      * @return array<string, mixed>
      */
-    private function content(CaseRecord $record, \Closure $told): array
+    private function content(CaseRecord $record, Audience $for, \Closure $told): array
     {
         $assessment = $this->assessments->of($record);
         $case = $assessment->case;
@@ -149,17 +161,40 @@ final readonly class ReportMaker implements PaperMaker
             'superseded' => $superseded,
             'ranking' => $ranking,
             'chain' => $chain,
-            'ledgers' => $this->ledgers($assessment, $call->causes ?? $ranking->leading),
+            'ledgers' => $for->shows(ReportSection::Ledgers) ? $this->ledgers($assessment, $call->causes ?? $ranking->leading) : [],
             'findings' => $this->findings($assessment),
             'photographs' => $this->pictures($photographs, $drawn, $told),
-            'measurements' => $tables->readings(),
+            'measurements' => $for->shows(ReportSection::Measurements) ? $tables->readings() : [],
             'margins' => $margins,
             'before' => $before,
             'school' => $case->settings->school,
             'work' => $this->work->of($record, $assessment, $tables),
             'after' => $this->after->of($record, $assessment),
+            'for' => $for,
+            'leftOut' => array_map(static fn (ReportSection $one): string => $one->value, $for->leftOut()),
+            'gauges' => $for->shows(ReportSection::Gauges) ? $this->gauges->of($assessment) : [],
+            'limits' => $for->shows(ReportSection::Limits) ? self::limits($assessment, [...$margins, ...$before]) : [],
             'open' => $this->open($record, $assessment, $progress),
         ];
+    }
+
+    /**
+     * @param list<MarginView> $margins those that are printed
+     *
+     * @return list<array{title: string, words: string, school: string, source: string}> each limit once
+     */
+    private static function limits(Assessment $assessment, array $margins): array
+    {
+        $limits = [];
+        foreach ($margins as $margin) {
+            $known = $assessment->knowledge->limits->has($margin->quantity) ? $assessment->knowledge->limits->of($margin->quantity) : null;
+            $limits[$margin->quantity.' '.$margin->limitWords] ??= [
+                'title' => $known->title ?? $margin->title, 'words' => $margin->limitWords, 'school' => $margin->school,
+                'source' => $known->source ?? '',
+            ];
+        }
+
+        return array_values($limits);
     }
 
     /**

@@ -66,6 +66,61 @@ final class ReportTest extends AppTestCase
         self::assertStringNotContainsString('?', (string) preg_replace('/\?\)/', '', $text), 'No glyph is missing.');
     }
 
+    private function page(string $case, string $for = ''): string
+    {
+        $this->client->request('GET', "/api/cases/$case/report.html".($for === '' ? '' : '?for='.$for));
+        self::assertSame(200, $this->client->getResponse()->getStatusCode());
+        $html = (string) preg_replace('/<style>.*<\/style>/sU', '', (string) $this->client->getResponse()->getContent());
+
+        return (string) preg_replace('/\s+/', ' ', html_entity_decode(strip_tags($html), \ENT_QUOTES | \ENT_HTML5));
+    }
+
+    /** The same facts to everyone; what a reader does not need is left out, and said to be. */
+    public function testItIsForACustomerASupplierOrAnInsurer(): void
+    {
+        $case = $this->newCase();
+        $this->send('POST', "/api/cases/$case/entries", self::height('1.720', 'A1-E1'), 201);
+        foreach ([[['A1-E1', 'spring', 'bind_height', 'outer'], '1.150'], [['A1-E1', 'valve', 'net_lift'], '0.565']] as [$slot, $text]) {
+            $this->send('POST', "/api/cases/$case/entries", self::entry('reading', $slot, ['text' => $text]), 201);
+        }
+        $this->send(
+            'POST', "/api/cases/$case/entries", self::entry('reuse', ['A1-E1', 'valve', 'reuse'], ['decision' => 'replace']), 201,
+        );
+        $sections = [
+            'Measurements' => ['insurer', 'supplier'], 'Gauges' => ['insurer', 'supplier'],
+            'Limits and where they come from' => ['insurer', 'supplier'], 'What goes back in' => ['insurer', 'customer'],
+            'Margins' => ['insurer', 'supplier', 'customer'], 'Still open' => ['insurer', 'supplier', 'customer'],
+        ];
+        foreach (['insurer', 'supplier', 'customer'] as $for) {
+            $page = $this->page($case, $for);
+            foreach ($sections as $section => $readers) {
+                self::assertSame(in_array($for, $readers, true), str_contains($page, ' '.$section.' '), $section.' for the '.$for);
+            }
+            self::assertSame($for !== 'insurer', str_contains($page, 'Left out here, and kept with the case:'));
+        }
+        self::assertSame($this->page($case), $this->page($case, 'insurer'), 'who asks for nobody gets everything');
+        self::assertStringContainsString('Practitioners differ', $this->page($case), 'limits name where they come from');
+        $this->client->request('GET', "/api/cases/$case/report.html?for=neighbour");
+        self::assertSame(422, $this->client->getResponse()->getStatusCode());
+        self::assertStringContainsString('A report is for a customer', (string) $this->client->getResponse()->getContent());
+        $asked = $this->send('POST', "/api/cases/$case/papers", ['kind' => 'report', 'options' => ['for' => 'neighbour']], 422);
+        self::assertSame('/options/for', self::at($asked, 'pointer')->text());
+    }
+
+    /** Until it is signed, and when it was changed since, it is a draft. */
+    public function testItIsADraftUntilItIsSigned(): void
+    {
+        $case = $this->newCase();
+        self::assertStringContainsString('Draft, not signed', $this->page($case));
+        $call = ['causes' => ['spring_weak'], 'words' => 'It has set.', 'confidence' => 85, 'by' => 'R. Test'];
+        $this->send('PUT', "/api/cases/$case/call", $call, 200, ['If-Match' => '"1"']);
+        self::assertStringContainsString('Draft, not signed', $this->page($case));
+        $this->send('POST', "/api/cases/$case/call/signature", ['by' => 'R. Test'], 200, ['If-Match' => '"2"']);
+        self::assertStringNotContainsString('Draft, not signed', $this->page($case));
+        $this->send('PUT', "/api/cases/$case/call", ['words' => 'It has set, a little.'] + $call, 200, ['If-Match' => '"2"']);
+        self::assertStringContainsString('Draft, not signed', $this->page($case));
+    }
+
     public function testAnEmptyCaseHasAReportToo(): void
     {
         $case = $this->newCase();

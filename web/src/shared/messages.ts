@@ -1452,6 +1452,8 @@ export const words = {
   report: {
     title: 'Report',
     pdf: 'Make the PDF',
+    audience: 'Whom the report is for',
+    audiences: { insurer: 'for the insurer: everything', supplier: 'for the supplier', customer: 'for the customer' },
     package: 'Evidence package',
     json: 'Case as JSON',
     hint: 'The preview is what will be printed. The evidence package holds the case with its original pictures, logs, tables and this report under checksums; the JSON document every entry, superseded ones too. Another shop can import both.',
