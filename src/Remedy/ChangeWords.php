@@ -58,7 +58,14 @@ final readonly class ChangeWords
         $pack = ShimPack::reaching($metres, $this->found->springShims);
         $figure = fn (float $shim): string => $this->found->case->settings->units->figure(Quantity::difference($shim, Dimension::Length));
 
-        return $pack === null || count($pack->shims) < 2 ? '' : sprintf(' (%s)', implode(' + ', array_map($figure, $pack->shims)));
+        $isExact = $pack !== null && $figure($pack->thickness()) === $figure($metres);
+        if ($pack === null || ($isExact && count($pack->shims) < 2)) {
+            return '';
+        }
+
+        return sprintf(
+            ' (%s%s)', implode(' + ', array_map($figure, $pack->shims)), $isExact ? '' : ' of the stock come to '.$figure($pack->thickness()),
+        );
     }
 
     /** @param list<string> $places */

@@ -76,6 +76,12 @@ final class RemedyTest extends AppTestCase
         self::assertSame(['installed height'], $remedies['A']->get('again')->words());
         $this->remedy('d', 'More shims', [['places' => ['A1-E1'], 'name' => 'shim_stack', 'by' => ['number' => 0.09, 'unit' => 'in']]]);
         $more = self::by('letter', $this->get('/remedies')->get('remedies'))['D'];
+        $near = ['places' => ['A1-E1'], 'name' => 'shim_stack', 'by' => ['number' => 0.05, 'unit' => 'in']];
+        $this->remedy('e', 'As near as it comes', [$near]);
+        $near = self::by('letter', $this->get('/remedies')->get('remedies'))['E'];
+        self::assertSame(
+            '0.050 in (0.030 + 0.015 of the stock come to 0.045) more', $near->get('changes')->items()[0]->get('to')->text(),
+        );
         self::assertSame('0.090 in (0.060 + 0.030) more', $more->get('changes')->items()[0]->get('to')->text(), 'of the shop’s stock');
         $rows = self::by('name', $board->get('rows'));
         $bind = self::by('remedy', $rows['travel_to_bind']->get('effects'));

@@ -15,6 +15,9 @@ import { changesOf, remedySlot, take, type Remedy, type Row } from './remedies';
 
 type Effect = Row['effects'][number];
 
+/** From so many remedies on they stand close, and the word of a row goes under its rule. */
+const CLOSE = 3;
+
 /** What the hand is on: the plan shows it at every valve. */
 export interface Under {
   title: string;
@@ -100,7 +103,7 @@ export function Board({ place, onPlace, onUnder, onPlan }: Props) {
         </div>
       ) : (
         <div
-          className="board"
+          className={columns.length < CLOSE ? 'board' : 'board is-close'}
           style={{ '--columns': columns.length } as never}
           ref={roving.ref}
           onKeyDown={(event) => {
@@ -295,7 +298,7 @@ function RowOf({ row, columns, isAtWorst, item, onOpen }: RowProps) {
             <span className="was figures">{before ?? '–'}</span>
             <span className="arrow">→</span>
             <b className="figures">{after ?? '–'}</b>
-            {margin === null ? <span /> : <MarginRule margin={margin} width={150} bare from={effect.from} />}
+            {margin === null ? <span /> : <MarginRule margin={margin} width={columns.length < CLOSE ? 150 : 110} bare from={effect.from} />}
             <span className={`moved ${effect.moved}`}>
               {effect.moved === 'worse' && (
                 <svg width="11" height="10" aria-hidden="true">
