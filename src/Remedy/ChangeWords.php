@@ -64,7 +64,8 @@ final readonly class ChangeWords
         }
 
         return sprintf(
-            ' (%s%s)', implode(' + ', array_map($figure, $pack->shims)), $isExact ? '' : ' of the stock come to '.$figure($pack->thickness()),
+            ' (%s%s)', implode(' + ', array_map($figure, $pack->shims)),
+            $isExact ? '' : ' of the stock come to '.$figure($pack->thickness()),
         );
     }
 
