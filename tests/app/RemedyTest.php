@@ -127,6 +127,16 @@ final class RemedyTest extends AppTestCase
         return $assessments->content($cases->get(basename($this->case)));
     }
 
+    /** A trial may remove it: beside what only holds it counts. */
+    public function testATrialBesideAContainmentIsNotNothing(): void
+    {
+        $this->remedy('t', 'Other springs', [], ['remedyKind' => 'trial']);
+        $this->remedy('c', 'Limiter', [], ['remedyKind' => 'containment', 'until' => 'the springs come']);
+        self::assertFalse($this->get('/remedies')->get('removesNothing')->flag(), 'nothing is taken yet');
+        $this->record('taken', ['engine', 'remedy', 'taken'], ['remedies' => ['t', 'c']]);
+        self::assertFalse($this->get('/remedies')->get('removesNothing')->flag());
+    }
+
     public function testThePlanHoldsWhatIsReadAgainstWhatIsPlanned(): void
     {
         $this->remedy('a', 'Shims', self::SHIMS);
