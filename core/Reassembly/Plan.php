@@ -112,7 +112,7 @@ final class Plan
         foreach ($tightening->passes as $i => $pass) {
             $code = $line->code.'.'.($i + 1);
             $words = sprintf('pass %d: %s %s', $i + 1, $pass['figure'], $pass['unit']->value);
-            $lines[] = new PlanLine($number + $i, $code, $line, $this->places($line, $code, $before), $words, null, $tightening);
+            $lines[] = new PlanLine($number + $i, $code, $line, $this->places($line, $code, $before), $words);
             $before = [$code => $words];
         }
 

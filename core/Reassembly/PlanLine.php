@@ -22,7 +22,6 @@ final readonly class PlanLine
         public array $places,
         public string $pass = '',
         public ?Joint $wanting = null,
-        public ?Tightening $tightening = null,
     ) {
     }
 

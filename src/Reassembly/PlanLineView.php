@@ -34,7 +34,6 @@ final readonly class PlanLineView
         public string $unit,
         public array $choices,
         public ?Joint $wanting,
-        public bool $isTightened,
         public array $places,
     ) {
     }

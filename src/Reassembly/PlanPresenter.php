@@ -70,7 +70,7 @@ final readonly class PlanPresenter
             $line->number, $line->code, $line->line->stage, $line->label(), $line->line->note, $line->line->caution, $line->line->risk,
             $column?->code, $column?->part->value, $column?->gauge,
             $column === null ? '' : $units->shownIn($column->dimension(), $column->fineness)->symbol(), $line->line->choices,
-            $line->wanting, $line->tightening !== null,
+            $line->wanting,
             array_map(fn (PlanPlace $place): PlanPlaceView => $this->place($place, $line, $plan), $line->places),
         );
     }

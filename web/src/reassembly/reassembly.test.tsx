@@ -48,7 +48,6 @@ const line = (number: number, code: string, stage: string, label: string, more: 
   unit: '',
   choices: [],
   wanting: null,
-  isTightened: false,
   places: STATIONS.map((place) => at(place, code)),
   ...more,
 });

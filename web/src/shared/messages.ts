@@ -1135,7 +1135,6 @@ export const words = {
     note: 'Each row shows where it ends worst. Open pin: as found.',
     noteAt: (label: string): string => `Figures of ${label}. Open pin: as found.`,
     worst: 'Worst of all valves',
-    of: (label: string): string => `Only ${label}`,
     empty: 'Nothing was thought of yet that could be changed.',
     emptyWhat: 'Put what could be done side by side: every margin, float and load is worked out anew for each.',
     add: 'Try a remedy',
@@ -1171,7 +1170,6 @@ export const words = {
     plan: 'Plan the reassembly',
     row: (title: string, letter: string, before: string, after: string, where: string): string =>
       `${title}, ${letter}: ${before} to ${after}, ${where}`,
-    rowWords: (title: string): string => title,
     plannedLine: (title: string, letter: string): string => `${title}, with ${letter}`,
     form: {
       title: 'A remedy',
@@ -1221,7 +1219,6 @@ export const words = {
     scheduled: (label: string): string => `on the schedule: ${label}`,
     onSchedule: 'on the schedule',
     nothingToOrder: 'Nothing to order.',
-    apart: 'A valve by itself',
     progress: (decided: number, all: number): string => `${decided} of ${all} decided`,
     accept: 'As advised',
   },
@@ -1255,10 +1252,8 @@ export const words = {
     risk: (list: string, risk: string): string => `${list} first: else ${risk}.`,
     broken: 'out of order',
     wasOut: 'ticked, and out of range',
-    places: 'Places',
     next: (label: string): string => `next ${label}`,
     back: (label: string): string => `back ${label}`,
-    wall: 'line, place, value, who',
     joints: 'Tightening, from the maker’s manual',
     jointsNote:
       'No torque is known here. Copy each pass from the manual of this engine, with its source; local rules and the maker decide.',
