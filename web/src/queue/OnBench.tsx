@@ -1,9 +1,9 @@
 import { Link } from 'react-router';
 import { HeadPlan } from '../draw/HeadPlan';
 import { words } from '../shared/messages';
-import { recordedAt, useNextChecks } from '../shared/queries';
 import { addressOf, numberOf, worstReading } from './row';
 import type { ShownRow } from './useQueue';
+import { WouldTell } from './WouldTell';
 
 /** The case being worked on, large, with its next act. */
 export function OnBench({ row }: { row: ShownRow }) {
@@ -30,17 +30,5 @@ export function OnBench({ row }: { row: ShownRow }) {
         </p>
       </div>
     </section>
-  );
-}
-
-/** The check that would tell most of what the case is open about, for the minutes it takes. */
-function WouldTell({ caseId }: { caseId: string }) {
-  const first = useNextChecks(caseId).data?.checks[0];
-  if (first === undefined) return null;
-  return (
-    <p className="quiet">
-      {words.queue.wouldTell} <Link to={recordedAt(caseId, first)}>{first.check.label}</Link>
-      {first.where !== '' && words.cause.at(first.where)}, {words.cause.minutes(first.check.minutes, first.check.days)}.
-    </p>
   );
 }

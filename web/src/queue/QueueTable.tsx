@@ -6,6 +6,7 @@ import { HeadPlan, type CellReading } from '../draw/HeadPlan';
 import { words } from '../shared/messages';
 import { addressOf, numberOf } from './row';
 import type { ShownRow } from './useQueue';
+import { WouldTell } from './WouldTell';
 
 const ROW_HEIGHT = 62;
 const ROWS_AHEAD = 8;
@@ -86,6 +87,9 @@ export function QueueTable({ rows, scroll, more, empty, onAside }: Props) {
 
 const asideWords = (row: ShownRow): string => (row.setAside ? words.queue.takeUp : words.queue.setAside);
 
+/** Whether a further check can be proposed: the story is told or something was looked at, and nothing is called. */
+const isOpenTo = (row: ShownRow): boolean => row.firstEvent === null && !row.setAside && (row.lookedAt > 0 || row.next.step !== 'story');
+
 /** Rows above or below that are not drawn. */
 const Gap = ({ height }: { height: number }) => (
   <tr aria-hidden="true">
@@ -111,6 +115,7 @@ function Readable({ row }: { row: ShownRow }) {
         <Link to={addressOf(row)} className="act">
           {row.next.words}
         </Link>
+        {isOpenTo(row) && <WouldTell caseId={row.id} brief />}
       </td>
       <td className={row.schedule.overdue === '' ? 'quiet' : 'wrong'}>
         {row.schedule.overdue === '' ? row.schedule.waitsFor || words.queue.nobody : `${words.days.overdue}: ${row.schedule.overdue}`}

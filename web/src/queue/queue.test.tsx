@@ -69,6 +69,10 @@ test('the check that would tell most is offered beside the next act', async () =
   const bench = await screen.findByRole('region', { name: words.queue.onTheBench('0002') });
   expect(await within(bench).findByRole('link', { name: 'Mirror' })).toHaveAttribute('href', '/case/case-2/before?at=A2-E1');
   expect(bench).toHaveTextContent('Would tell most: Mirror at 2E, 10 min.');
+  const table = screen.getByRole('table');
+  expect(within(table).getByRole('row', { name: /Ladle twin/ })).toHaveTextContent('Would tell most: Mirror');
+  // Nothing was looked at in the one, and the other is called.
+  expect(within(table).getAllByRole('link', { name: 'Mirror' })).toHaveLength(1);
 });
 
 test('what is overdue stands before what is merely waited for', async () => {
