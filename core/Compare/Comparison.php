@@ -5,20 +5,15 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Compare;
 
 use MuteTapper\Core\Engine\Site;
-use MuteTapper\Core\Engine\Station;
 use MuteTapper\Core\Entry\Answer;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\Severity;
 use MuteTapper\Core\Knowledge\Knowledge;
 use MuteTapper\Core\Knowledge\SeenBy;
-use MuteTapper\Core\Quantity\Fineness;
-use MuteTapper\Core\Quantity\Uncertain;
-use MuteTapper\Core\Sheet\Axis;
-use MuteTapper\Core\Verdict\Bound;
 
 /**
- * Two groups of stations beside each other: what was read, worked out, seen and said of them, as far as it differs by more than
- * scatter and gauges make. Intakes are held against intakes, loads at equal heights.
+ * Two groups beside each other: what was read, worked out, seen and said of them, as far as it differs by more than scatter and
+ * gauges make. Intakes are held against intakes, loads at equal heights.
  */
 final readonly class Comparison
 {
@@ -65,77 +60,33 @@ final readonly class Comparison
     /** @return array<string, FigureSet> */
     private static function sets(Sample $one, Sample $other): array
     {
-        $kinds = [self::kinds($one->group), self::kinds($other->group)];
+        $kinds = [self::kinds($one), self::kinds($other)];
         $isKindAgainstKind = array_intersect(...$kinds) === [];
         $isMixed = !$isKindAgainstKind && count($kinds[0]) + count($kinds[1]) > 2;
         $sets = [];
         foreach ([$one, $other] as $side => $sample) {
-            foreach ([...self::read($sample), ...self::judged($sample)] as $found) {
-                [$station, $code, $index, $height, $title, $fineness, $value, $isOutside, $bound] = $found;
-                $key = implode(' ', [$code, $index, $height, $isKindAgainstKind ? '' : $station->kind->value]);
-                $set = $sets[$key] ??= new FigureSet($code, $index, $title, $isMixed ? $station->kind->word().'s' : '', $fineness);
-                $set->bound = $bound ?? $set->bound;
-                $set->add($side, $value, $isOutside ? $station->code() : null);
+            foreach (Figures::of($sample) as $found) {
+                $kind = $sample->kindAt($found->place);
+                $key = implode(' ', [$found->code, $found->index, $found->height, $isKindAgainstKind ? '' : $kind?->value]);
+                $where = match (true) {
+                    !$isMixed => '',
+                    $kind === null => 'off the engine',
+                    default => $kind->word().'s',
+                };
+                $set = $sets[$key] ??= new FigureSet($found->code, $found->index, $found->title, $where, $found->fineness);
+                $set->add($side, $found);
             }
         }
 
         return $sets;
     }
 
-    /** @return array<string> kinds of valve in a group */
-    private static function kinds(Group $group): array
+    /** @return array<string> kinds of valve in a group; empty for what is off the engine */
+    private static function kinds(Sample $sample): array
     {
-        return array_unique(array_map(static fn (Station $station): string => $station->kind->value, $group->stations));
-    }
-
-    /** @return list<array{Station, string, string, string, string, Fineness, Uncertain, bool, Bound|null}> what was read at its stations */
-    private static function read(Sample $sample): array
-    {
-        $bench = $sample->bench;
-        $read = [];
-        foreach ($bench->sheets->fittedTo($bench->case->engine) as $sheet) {
-            foreach ($sheet->columns as $column) {
-                $isOfStations = $column->site === Site::Station && !$column->index->has(Axis::Date);
-                foreach ($isOfStations ? $sample->group->stations : [] as $station) {
-                    foreach ($bench->readingsOf($column)[$station->code()] ?? [] as $index => $reading) {
-                        $read[] = [
-                            $station, $column->code, (string) $index, (string) ($reading->height()->base ?? ''), $column->label,
-                            $column->fineness, $reading->uncertain(), false, null,
-                        ];
-                    }
-                }
-            }
-        }
-
-        return $read;
-    }
-
-    /**
-     * What was worked out and judged at its stations. A departure from a claim or from the others is a comparison already, and what is
-     * read is compared as it was read.
-     *
-     * @return list<array{Station, string, string, string, string, Fineness, Uncertain, bool, Bound|null}>
-     */
-    private static function judged(Sample $sample): array
-    {
-        $bench = $sample->bench;
-        $found = [];
-        foreach ($bench->sheets->judged as $judged) {
-            $value = $bench->sheets->value($judged->value);
-            $isOwn = $value->site === Site::Station && !$judged->isDeparture && !$judged->accusesOnly && $value->column === null;
-            foreach ($isOwn ? $bench->marginsOf($judged->value) : [] as $margin) {
-                $station = $sample->group->station($margin->place);
-                $worked = $margin->because === null ? $margin->value() : null;
-                if ($station !== null && $worked !== null) {
-                    $found[] = [
-                        $station, $judged->value, $margin->index ?? '', '', $value->title, $value->fineness, $worked, $margin->isOutside(),
-                        $margin->limit->isOpen() ? null : $margin->limit->bounds(),
-                    ];
-                }
-            }
-        }
-
-        return $found;
+        return array_unique(array_map(
+            static fn (string $place): string => $sample->kindAt($place)->value ?? '', $sample->group->places,
+        ));
     }
 
     /** @return list<ComparedSign> */
@@ -144,13 +95,13 @@ final readonly class Comparison
         $worst = $looked = [];
         foreach ([$one, $other] as $side => $sample) {
             foreach ($sample->bench->case->findings() as $finding) {
-                if ($sample->group->station($finding->place) !== null) {
+                if ($sample->group->has($finding->place)) {
                     $known = $worst[$finding->sign][$side] ?? Severity::Absent;
                     $worst[$finding->sign][$side] = $finding->severity->value > $known->value ? $finding->severity : $known;
                 }
             }
             foreach ($sample->bench->case->looks() as $look) {
-                if ($sample->group->station($look->place) !== null) {
+                if ($sample->group->has($look->place)) {
                     $looked[$look->part][$side] = true;
                 }
             }
@@ -182,7 +133,7 @@ final readonly class Comparison
         foreach ([$one, $other] as $side => $sample) {
             foreach ($sample->bench->case->log->standing(EntryKind::Answer) as $entry) {
                 $question = $knowledge->questions[$entry->slot->item] ?? null;
-                if ($question?->site === Site::Station && $sample->group->station($entry->slot->place) !== null) {
+                if ($question?->site === Site::Station && $sample->group->has($entry->slot->place)) {
                     foreach (Answer::fromNode($entry->node())->choices() as $choice) {
                         $said[$question->code][$side][] = ($question->choices[$choice] ?? null)->label ?? $choice;
                     }

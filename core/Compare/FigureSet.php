@@ -19,7 +19,7 @@ final class FigureSet
     /** @var array<int, list<string>> stations of each side where it is outside its limit */
     private array $outside = [];
     /** Where its good values end, where a limit is set. */
-    public ?Bound $bound = null;
+    private ?Bound $bound = null;
 
     /**
      * @param string $index under which it is read, such as the coil
@@ -34,20 +34,18 @@ final class FigureSet
     ) {
     }
 
-    /**
-     * @param int $side 0 for the one, 1 for the other
-     * @param string|null $outsideAt station where it is outside its limit
-     */
-    public function add(int $side, Uncertain $value, ?string $outsideAt): void
+    /** @param int $side 0 for the one, 1 for the other */
+    public function add(int $side, FigureAt $found): void
     {
         if ($side === 0) {
-            $this->one[] = $value;
+            $this->one[] = $found->value;
         } else {
-            $this->other[] = $value;
+            $this->other[] = $found->value;
         }
-        if ($outsideAt !== null) {
-            $this->outside[$side][] = $outsideAt;
+        if ($found->isOutside) {
+            $this->outside[$side][] = $found->place;
         }
+        $this->bound = $found->bound ?? $this->bound;
     }
 
     private function what(): string

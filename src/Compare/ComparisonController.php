@@ -17,20 +17,20 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** Any two groups of stations held against each other. */
+/** Any two groups held against each other. */
 #[Route('/api/cases/{id}')]
 final readonly class ComparisonController
 {
     #[Route('/groups', methods: ['GET'])]
     #[OA\Get(path: '/api/cases/{id}/groups', operationId: 'listGroups', responses: [
         new OA\Response(
-            response: 200, description: 'kinds, banks, cylinders, stations',
+            response: 200, description: 'kinds, banks, cylinders, stations, springs off the engine',
             content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: GroupView::class)),
         ),
     ])]
-    public function groups(CaseRecord $case, Cases $cases): JsonResponse
+    public function groups(CaseRecord $case, Assessments $assessments): JsonResponse
     {
-        return new JsonResponse(array_map(GroupView::of(...), Group::all($cases->engine($case))));
+        return new JsonResponse(array_map(GroupView::of(...), Group::all($assessments->of($case)->bench)));
     }
 
     #[Route('/comparable', methods: ['GET'])]
@@ -48,7 +48,7 @@ final readonly class ComparisonController
     #[Route('/comparison', methods: ['GET'])]
     #[OA\Get(path: '/api/cases/{id}/comparison', operationId: 'getComparison', parameters: [
         new OA\QueryParameter(
-            name: 'one', required: true, description: 'B2-E1, B2, bank-B, kind-E, or several joined by +',
+            name: 'one', required: true, description: 'B2-E1, B2, bank-B, kind-E, off-engine, loose-…, or several joined by +',
             schema: new OA\Schema(type: 'string'),
         ),
         new OA\QueryParameter(name: 'other', required: true, schema: new OA\Schema(type: 'string')),
@@ -78,8 +78,8 @@ final readonly class ComparisonController
 
     private static function sample(Bench $bench, string $parameter, string $code): Sample
     {
-        $group = Group::of($bench->case->engine, $code) ?? throw Problem::invalid(
-            sprintf('“%s” is nothing of this engine that could be compared; accepted: a station, a cylinder, a bank, a kind.', $code),
+        $group = Group::of($bench, $code) ?? throw Problem::invalid(
+            sprintf('“%s” is nothing of this engine that could be compared; accepted: a station, a cylinder, a bank, a kind, a spring off the engine.', $code),
             ['pointer' => '/'.$parameter],
         );
 

@@ -10,7 +10,7 @@ use MuteTapper\Core\Compare\Comparison;
 use MuteTapper\Core\Compare\Mismatch;
 use OpenApi\Attributes as OA;
 
-/** Two groups of stations beside each other: differences only. */
+/** Two groups beside each other: differences only. */
 #[OA\Schema]
 final readonly class ComparisonView
 {

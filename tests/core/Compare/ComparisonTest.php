@@ -10,7 +10,8 @@ use MuteTapper\Core\Compare\Comparison;
 use MuteTapper\Core\Compare\Group;
 use MuteTapper\Core\Compare\Mismatch;
 use MuteTapper\Core\Compare\Sample;
-use MuteTapper\Core\Engine\Station;
+use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Tests\Core\Example;
 use PHPUnit\Framework\TestCase;
 
@@ -18,11 +19,10 @@ final class ComparisonTest extends TestCase
 {
     private static function of(Example $example, string $one, string $other): Comparison
     {
-        $groups = array_map(static fn (string $code): ?Group => Group::of($example->engine(), $code), [$one, $other]);
+        $bench = $example->bench();
+        $groups = array_map(static fn (string $code): ?Group => Group::of($bench, $code), [$one, $other]);
         self::assertNotNull($groups[0]);
         self::assertNotNull($groups[1]);
-
-        $bench = $example->bench();
 
         return Comparison::of(Example::knowledge(), new Sample($bench, $groups[0]), new Sample($bench, $groups[1]));
     }
@@ -36,13 +36,13 @@ final class ComparisonTest extends TestCase
     public function testGroupsAreWhatTheEngineHas(): void
     {
         $codes = static fn (Example $example): array => array_map(
-            static fn (Group $one): string => $one->code, Group::all($example->engine()),
+            static fn (Group $one): string => $one->code, Group::all($example->bench()),
         );
         self::assertContains('bank-B', $codes(Example::pushrodEight()));
         self::assertNotContains('bank-A', $codes(Example::bucketFour()), 'one bank is held against nothing');
         self::assertCount(2 + 4 + 16, $codes(Example::bucketFour()));
-        self::assertNull(Group::of(Example::bucketFour()->engine(), 'A9'));
-        self::assertSame('exhausts', Group::of(Example::bucketFour()->engine(), 'kind-E')?->name);
+        self::assertNull(Group::of(Example::bucketFour()->bench(), 'A9'));
+        self::assertSame('exhausts', Group::of(Example::bucketFour()->bench(), 'kind-E')?->name);
     }
 
     /** Intakes against intakes: banks alike in each kind are alike, though the kinds are not. */
@@ -115,7 +115,7 @@ final class ComparisonTest extends TestCase
         $then = Example::pushrodEight()->measures('A1-E1', 'installed_height', '1.800')->shows('coils_bright', 0, 'A1-E1')
             ->measures('B1-E1', 'installed_height', '1.900');
         $of = static fn (Example $example, string $code): Sample => new Sample(
-            $example->bench(), Group::of($example->engine(), $code) ?? throw new \LogicException($code),
+            $example->bench(), Group::of($example->bench(), $code) ?? throw new \LogicException($code),
         );
         $compared = Comparison::of(Example::knowledge(), $of($then, 'A1-E1'), $of($now, 'A1-E1'));
         self::assertSame(['installed height'], self::names($compared));
@@ -124,17 +124,62 @@ final class ComparisonTest extends TestCase
         self::assertSame([], Comparison::of(Example::knowledge(), $of($then, 'A1-E1'), $of($then, 'A1-E1'))->figures);
     }
 
+    /** Springs of a set on the bench: loads at one height only, the rate that follows, and against those that stand in the engine. */
+    public function testSpringsOffTheEngineAreHeldAgainstEachOtherAndAgainstFittedOnes(): void
+    {
+        $example = Example::pushrodEight()
+            ->measures('loose-a', 'load_seat', '120', '1.900')->measures('loose-a', 'load_open', '281', '1.389')
+            ->measures('loose-b', 'load_seat', '140', '1.900')->measures('loose-b', 'load_open', '333', '1.300')
+            ->measures('loose-b', 'free_height', '2.300')->measures('A1-E1', 'load_seat', '150', '1.900')
+            ->measures('A1-I1', 'load_seat', '120', '1.900');
+        $codes = array_map(static fn (Group $one): string => $one->code, Group::all($example->bench()));
+        self::assertSame(['off-engine', 'loose-a', 'loose-b'], array_slice($codes, -3));
+        self::assertSame(['loose-a', 'loose-b'], Group::of($example->bench(), 'off-engine')->places ?? null);
+        $springs = self::of($example, 'loose-a', 'loose-b');
+        self::assertEqualsCanonicalizing(['seat load', 'rate'], self::names($springs), 'not the loads at two open heights');
+        $rate = array_column($springs->figures, null, 'code')['rate'];
+        self::assertEqualsWithDelta((333 - 140) / 0.6 - (281 - 120) / 0.511, $rate->difference->base / 175.126835, 0.01);
+        self::assertSame(['seat load'], self::names(self::of($example, 'loose-a', 'A1-E1')));
+        self::assertSame([], self::names(self::of($example, 'loose-a', 'A1-I1')), 'alike, of whichever kind the station is');
+        self::assertNull(Group::of($example->bench(), 'loose-z'));
+        self::assertNull(Group::of(Example::pushrodEight()->bench(), 'off-engine'));
+        self::assertSame(
+            ['loose-a'], Group::of(Example::pushrodEight()->measures('loose-a', 'free_height', '2.3')->bench(), 'loose-a')->places ?? null,
+        );
+    }
+
+    /** Swept springs are held against each other at the same two heights. */
+    public function testSweptSpringsAreHeldAgainstEachOther(): void
+    {
+        $example = Example::pushrodEight();
+        foreach (['loose-a' => 0.0, 'loose-b' => 120.0] as $place => $more) {
+            $example = $example->records(EntryKind::Sweep, new Slot($place, 'spring', 'sweep', 'outer'), [
+                'points' => array_map(static fn (int $i): array => [48 - 0.3 * $i, 500 + $more + 9 * $i], range(0, 60)),
+                'heightUnit' => 'mm', 'loadUnit' => 'N', 'gauge' => Example::knowledge()->gauges['spring_tester']->toArray(),
+            ]);
+        }
+        $springs = self::of($example, 'loose-a', 'loose-b');
+        self::assertSame(
+            ['load_seat_swept', 'load_open_swept'], array_map(static fn (ComparedFigure $one): string => $one->code, $springs->figures),
+            'the same rate',
+        );
+        foreach ($springs->figures as $figure) {
+            self::assertEqualsWithDelta(120.0, $figure->difference->base, 1.0);
+            self::assertStringContainsString(', swept', $figure->what);
+        }
+    }
+
     public function testSeveralStationsTogetherAreOneSide(): void
     {
-        $engine = Example::pushrodEight()->engine();
-        $some = Group::of($engine, 'A1-E1+B2+A1');
+        $bench = Example::pushrodEight()->bench();
+        $some = Group::of($bench, 'A1-E1+B2+A1');
         self::assertSame(
-            ['A1-E1', 'B2-E1', 'B2-I1', 'A1-I1'], array_map(static fn (Station $one): string => $one->code(), $some->stations ?? []),
+            ['A1-E1', 'B2-E1', 'B2-I1', 'A1-I1'], $some->places ?? [],
             'each once',
         );
         self::assertStringContainsString(', ', $some->name ?? '');
-        self::assertNull(Group::of($engine, 'A1-E1+A9'));
-        self::assertNull(Group::of($engine, ''));
+        self::assertNull(Group::of($bench, 'A1-E1+A9'));
+        self::assertNull(Group::of($bench, ''));
     }
 
     public function testSignsAndWordsAreHeldAgainstEachOther(): void

@@ -80,7 +80,7 @@ export default function Compare() {
 
 /** What is chosen joins its like; in the place of anything else it stands alone: a station after a bank is that station. */
 function likeTheLast(codes: readonly string[]): readonly string[] {
-  const kind = (code: string): string => (/^(bank|kind)-/.exec(code) ?? [code.includes('-') ? 'station' : 'cylinder'])[0];
+  const kind = (code: string): string => (/^(bank|kind|loose)-|^off-/.exec(code) ?? [code.includes('-') ? 'station' : 'cylinder'])[0];
   const last = codes.at(-1) ?? '';
   return codes.filter((code) => kind(code) === kind(last));
 }
@@ -104,12 +104,12 @@ function sidesOf(
     code !== undefined && code.split(AND).every((part) => groups.some((group) => group.code === part));
   const [first, second] = asked?.split('~') ?? [];
   if (first !== undefined && second !== undefined && known(first) && known(second)) return [first, second];
-  const one = groups.find((group) => group.stations.length === 1 && group.stations[0] === failed[0]);
+  const one = groups.find((group) => group.places.length === 1 && group.places[0] === failed[0]);
   if (isOfTwoCases && one) return [one.code, one.code];
   const banks = groups.filter((group) => group.code.startsWith('bank-'));
   if (banks[0] && banks[1]) return [banks[0].code, banks[1].code];
   const kind = one?.code.split('-')[1];
-  const next = groups.find((group) => group.stations.length === 1 && group.code !== one?.code && group.code.split('-')[1] === kind);
+  const next = groups.find((group) => group.places.length === 1 && group.code !== one?.code && group.code.split('-')[1] === kind);
   if (one && next) return [one.code, next.code];
   return [groups[0]?.code ?? null, groups[1]?.code ?? null];
 }

@@ -13,7 +13,7 @@ export function Pairs({ one, other, of: otherCase }: { one: Group; other: Group;
   const theirs = useOtherCase(otherCase).data;
   if (otherCase !== null && theirs === undefined) return null;
   const of = (group: Group, entries: readonly EntryView[]): EntryView[] =>
-    entries.filter((entry) => entry.kind === 'photograph' && group.stations.includes(entry.place));
+    entries.filter((entry) => entry.kind === 'photograph' && group.places.includes(entry.place));
   const first = of(one, view.entries);
   const second = of(other, theirs?.entries ?? view.entries);
   const partner = (entry: EntryView): EntryView | undefined =>

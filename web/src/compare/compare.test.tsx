@@ -8,7 +8,7 @@ beforeEach(() => localStorage.clear());
 
 const side = (name: string, shown: string, more = {}) => ({ name, shown, least: null, most: null, count: 4, ...more });
 const quantity = (shown: string) => ({ shown, unit: 'in' });
-const group = (code: string, name: string, stations: string[]) => ({ code, name, stations });
+const group = (code: string, name: string, places: string[]) => ({ code, name, places });
 const groups = [
   group('kind-E', 'exhausts', ['A1-E1', 'A2-E1']),
   group('kind-I', 'intakes', ['A1-I1', 'A2-I1']),
@@ -119,7 +119,7 @@ test('the second side can be of another case: an earlier failure, with its pictu
       '/api/cases/{id}': { ...earlier, entries: [photograph('theirs', 'A2-E1')] },
       '/api/cases/{id}/comparison': (options: { params: { query: { of?: string } } }) => {
         asked.push(options.params.query);
-        const group = { code: 'A2-E1', name: '2E', stations: ['A2-E1'] };
+        const group = { code: 'A2-E1', name: '2E', places: ['A2-E1'] };
         return options.params.query.of === undefined ? comparison : { ...comparison, one: group, other: group };
       },
     }),
@@ -138,6 +138,21 @@ test('several stations are held together as one side', async () => {
   await waitFor(() => expect(document.querySelector('.ant-select-item-option[title="1E"]')).not.toBeNull());
   await user.click(document.querySelector('.ant-select-item-option[title="1E"]') as Element);
   await waitFor(() => expect(address()).toContain('pair=A1-E1%7EA2-E1%2BA1-E1'));
+});
+
+test('a spring off the engine takes the place of a station, and joins its like', async () => {
+  const springs = [group('off-engine', 'springs off the engine', ['loose-a', 'loose-b']), group('loose-a', 'a', ['loose-a'])];
+  const { user, address } = openCase(<Compare />, {
+    at: 'compare?pair=A1-E1~A2-E1',
+    get: get({ '/api/cases/{id}/groups': [...groups, ...springs, group('loose-b', 'b', ['loose-b'])] }),
+  });
+  const second = await screen.findByRole('combobox', { name: words.compare.second });
+  for (const name of ['a', 'b']) {
+    await user.click(second);
+    await waitFor(() => expect(document.querySelector(`.ant-select-item-option[title="${name}"]`)).not.toBeNull());
+    await user.click(document.querySelector(`.ant-select-item-option[title="${name}"]`) as Element);
+  }
+  await waitFor(() => expect(address()).toContain('pair=A1-E1%7Eloose-a%2Bloose-b'));
 });
 
 test('photographs stand in pairs of the same part and state, and one without its partner is named only', async () => {
