@@ -7,6 +7,7 @@ namespace MuteTapper\Core\Compare;
 use MuteTapper\Core\Engine\Coil;
 use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Quantity\Uncertain;
+use MuteTapper\Core\Sheet\FigureAt;
 use MuteTapper\Core\Verdict\Bound;
 
 /** One figure as it was found in two groups. */

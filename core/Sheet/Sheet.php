@@ -25,6 +25,7 @@ final readonly class Sheet
      * @param bool $isLoose its rows are parts off the engine, as many as there are
      * @param list<string> $shows values of other sheets that stand beside the readings here too
      * @param (\Closure(Bench): list<Curve>)|null $curves lines that are drawn over each other
+     * @param (\Closure(Bench): list<FigureAt>)|null $compares by which its parts are held against each other
      * @param array<string, int> $wants readings that a place needs before this sheet is done there, by column
      * @param bool $isCountedAlways in the progress of its step; else once it is begun
      * @param list<string> $questions asked of each row
@@ -55,6 +56,7 @@ final readonly class Sheet
         public bool $isLoose = false,
         public array $shows = [],
         public ?\Closure $curves = null,
+        public ?\Closure $compares = null,
     ) {
     }
 

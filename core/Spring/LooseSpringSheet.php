@@ -36,6 +36,7 @@ final class LooseSpringSheet
             isLoose: true,
             shows: ['rate'],
             curves: self::overlaid(...),
+            compares: SpringFigures::of(...),
         );
     }
 

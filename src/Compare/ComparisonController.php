@@ -79,7 +79,10 @@ final readonly class ComparisonController
     private static function sample(Bench $bench, string $parameter, string $code): Sample
     {
         $group = Group::of($bench, $code) ?? throw Problem::invalid(
-            sprintf('“%s” is nothing of this engine that could be compared; accepted: a station, a cylinder, a bank, a kind, a spring off the engine.', $code),
+            sprintf(
+                '“%s” is nothing of this engine that could be compared; accepted: a station, a cylinder, a bank, a kind, a spring '
+                .'off the engine.', $code,
+            ),
             ['pointer' => '/'.$parameter],
         );
 

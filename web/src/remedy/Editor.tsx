@@ -151,7 +151,8 @@ function changeWords(one: Change, adjustments: readonly Adjustment[], parts: rea
 
 function AddChange({ adjustments, parts, onAdd }: Pick<Props, 'adjustments' | 'parts'> & { onAdd: (change: Change) => void }) {
   const { view } = useBench();
-  const groups = useGroups(view.id).data ?? [];
+  const ofEngine = new Set(view.stations.map((one) => one.code));
+  const groups = (useGroups(view.id).data ?? []).filter((one) => one.places.every((place) => ofEngine.has(place)));
   const f = words.remedy.form;
   const [what, setWhat] = useState<string>(adjustments[0]?.name ?? '');
   const [where, setWhere] = useState('all');
@@ -169,7 +170,7 @@ function AddChange({ adjustments, parts, onAdd }: Pick<Props, 'adjustments' | 'p
     ? placesOf(adjustment, view)
     : where === 'all'
       ? view.stations.map((one) => one.code)
-      : (groups.find((one) => one.code === where)?.stations ?? [where]);
+      : (groups.find((one) => one.code === where)?.places ?? [where]);
   const add = (): void => {
     if (whole !== null) {
       const chosen = from ?? taken[0]?.from;

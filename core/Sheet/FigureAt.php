@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-namespace MuteTapper\Core\Compare;
+namespace MuteTapper\Core\Sheet;
 
 use MuteTapper\Core\Quantity\Fineness;
 use MuteTapper\Core\Quantity\Uncertain;
 use MuteTapper\Core\Verdict\Bound;
 
-/** A figure at one place of a group: as it was read, or worked out. */
+/** A figure at one place that is held against its like at others: as it was read, or worked out. */
 final readonly class FigureAt
 {
     /**
      * @param string $index under which it is read, such as the coil
-     * @param string $height at which it was tested, in metres: figures of two heights are not alike; empty where it has none
+     * @param string $height at which it was tested: figures of two heights are not alike; empty where it has none
      * @param Bound|null $bound where its good values end, where a limit is set
      */
     public function __construct(
