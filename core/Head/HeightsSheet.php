@@ -60,6 +60,9 @@ final class HeightsSheet
                 Column::length('lash', Part::Valve, 0.0, 0.3)->at(Axis::Date)->by('feeler')->claimable()->usually(0.016)
                     ->triedOn(Slider::around(0.02, 0.03))
                     ->on(static fn (Engine $engine): bool => $engine->lash === LashKind::Solid),
+                Column::length('preload', Part::Follower, -0.1, 0.3, 'preload, as the plunger is pressed in')->headed('preload')
+                    ->usually(0.04)->triedOn(Slider::around(0.04, 0.04))->movingWith(['pushrod_length' => 1])
+                    ->on(static fn (Engine $engine): bool => $engine->lash === LashKind::Hydraulic),
                 self::netLift(),
                 Column::length('pocket_diameter', Part::SpringSeat, 0.6, 3.0)->headed('pocket dia.')->claimable()->usually(1.569),
                 Column::length(
@@ -104,6 +107,7 @@ final class HeightsSheet
             judged: [
                 Judged::of('retainer_to_seal', 'retainer to seal')->restsOn('installed_height', 'seal_height', 'retainer_depth')
                     ->eatenBy('loft_at_highest'),
+                Judged::of('preload', 'preload'),
                 Judged::of('spring_in_pocket', 'spring in pocket')->restsOn('pocket_diameter', 'outside_diameter')
                     ->unless(self::isProud(...)),
             ],

@@ -67,6 +67,7 @@ final class Adjustments
                 self::CUT.': a contact that was moved outward leaves less insert around it.',
             ),
             new Adjustment('lash', 'drive'),
+            new Adjustment('preload', 'drive'),
             new Adjustment('ratio', 'drive'),
             new Adjustment('lobe_lift', 'drive'),
             new Adjustment('follower_mass', 'drive'),

@@ -200,6 +200,7 @@ const USUAL: Record<string, string> = {
   face_crown: '0.0015',
   follower_mass: '102.0',
   plunger_travel: '0.150',
+  preload: '0.040',
   leak_down_time: '35.0',
   base_run_out: '0.0006',
   nose_width: '0.300',

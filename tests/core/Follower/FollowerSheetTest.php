@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\Core\Follower;
 
+use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Document\Node;
+use MuteTapper\Core\Knowledge\ValueState;
+use MuteTapper\Core\Sheet\Bench;
+use MuteTapper\Core\Sheet\Change;
 use MuteTapper\Core\Verdict\Verdict;
 use MuteTapper\Tests\Core\Example;
 use PHPUnit\Framework\TestCase;
@@ -50,6 +55,28 @@ final class FollowerSheetTest extends TestCase
         $fingers = new Example(['layout' => 'inline', 'drive' => 'finger', 'cylinders' => 4, 'rocker_ratio' => 1.8]);
         self::assertFalse($judged($fingers, 'follower_clearance'));
         self::assertTrue($judged(Example::bucketFour(), 'travel_to_bind'), 'its net lift follows without a rocker');
+    }
+
+    /** Too much and too little are told apart, and a pushrod that is longer presses the plunger in further. */
+    public function testPreloadTooMuchAndTooLittle(): void
+    {
+        $of = static fn (string $typed): Bench => Example::hydraulicRollerEight()->tests('A1-I1', 'preload', $typed)->bench();
+        self::assertSame(Verdict::Inside, $of('0.040')->margin('A1-I1', 'preload')?->verdict);
+        foreach (['0.095' => 'preload_much', '-0.010' => 'preload_little'] as $typed => $sign) {
+            $example = Example::hydraulicRollerEight()->tests('A1-I1', 'preload', (string) $typed);
+            self::assertSame(Verdict::Outside, $example->bench()->margin('A1-I1', 'preload')?->verdict);
+            $found = Example::knowledge()->signs[$sign]->measured[0];
+            self::assertSame(['preload', 'preload_much' === $sign ? ValueState::Loose : ValueState::Tight], [$found->value, $found->state]);
+        }
+        self::assertSame([], Example::pushrodEight()->bench()->marginsOf('preload'), 'solid followers have none');
+        $longer = $of('0.040')->with(Change::fromNode(
+            Node::root([['places' => ['A1-I1'], 'name' => 'pushrod_length', 'by' => ['number' => 0.03, 'unit' => 'in']]]),
+            Example::hydraulicRollerEight()->engine(), Example::hydraulicRollerEight()->bench()->sheets,
+        ));
+        $moved = $longer->value('A1-I1', 'preload');
+        self::assertInstanceOf(Given::class, $moved);
+        self::assertEqualsWithDelta(0.070 * 0.0254, $moved->value->base, 1e-9);
+        self::assertSame(Verdict::Outside, $longer->margin('A1-I1', 'preload')?->verdict);
     }
 
     public function testAnElementThatBleedsDownAtOnce(): void
