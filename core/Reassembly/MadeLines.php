@@ -7,12 +7,16 @@ namespace MuteTapper\Core\Reassembly;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Engine;
 use MuteTapper\Core\Engine\Part;
+use MuteTapper\Core\Engine\Place;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Knowledge\AssemblyLine;
 use MuteTapper\Core\Remedy\Adjustments;
 use MuteTapper\Core\Remedy\PartAdvice;
 use MuteTapper\Core\Remedy\Remedies;
+use MuteTapper\Core\Remedy\Remedy;
 use MuteTapper\Core\Remedy\ReuseDecision;
+use MuteTapper\Core\Remedy\SpeedLimit;
+use MuteTapper\Core\Remedy\Trial;
 use MuteTapper\Core\Sheet\Sheets;
 
 /** Lines that the plan of one engine has for its own sake: what the remedies change, and parts that were decided to be new or reworked. */
@@ -23,12 +27,37 @@ final class MadeLines
 
     /**
      * @param list<PartAdvice> $advice
+     * @param Trial $taken all remedies that are taken, together
      *
      * @return list<array{AssemblyLine, list<string>}> each with its places
      */
-    public static function of(Remedies $remedies, array $advice, Engine $engine, Sheets $sheets): array
+    public static function of(Remedies $remedies, array $advice, Trial $taken): array
     {
-        return [...self::ofRemedies($remedies, $engine, $sheets), ...self::ofParts($advice, $engine)];
+        $case = $taken->found->case;
+
+        return [
+            ...self::ofRemedies($remedies, $case->engine, $taken->found->sheets), ...self::ofSpeed($remedies, $taken),
+            ...self::ofParts($advice, $case->engine),
+        ];
+    }
+
+    /** @return list<array{AssemblyLine, list<string>}> while springs are weaker than they were, how fast the engine may turn */
+    private static function ofSpeed(Remedies $remedies, Trial $taken): array
+    {
+        $limit = SpeedLimit::of($taken);
+        if ($limit === null) {
+            return [];
+        }
+        $until = array_diff(array_map(static fn (Remedy $one): string => $one->until, $remedies->taken()), ['']);
+
+        return [[
+            AssemblyLine::made(
+                'speed_limit', self::REMEDY,
+                'Speed limit written on the engine, and set: '.$limit->words($taken->found->case), Site::Engine,
+                $until === [] ? '' : 'Until: '.implode('; ', $until),
+            ),
+            [Place::ENGINE],
+        ]];
     }
 
     /** @return list<array{AssemblyLine, list<string>}> */

@@ -13,7 +13,7 @@ use OpenApi\Attributes as OA;
 final readonly class CutTargetView
 {
     /**
-     * @param string|null $cut at least; null where there is room enough
+     * @param QuantityView|null $cut at least; null where there is room enough
      * @param list<MarginView> $before
      * @param list<MarginView> $after
      * @param string|null $noLonger what can no longer be fitted then
@@ -22,7 +22,7 @@ final readonly class CutTargetView
         public string $place,
         public string $label,
         public QuantityView $top,
-        public ?string $cut,
+        public ?QuantityView $cut,
         public QuantityView $topAfter,
         public array $before,
         public array $after,

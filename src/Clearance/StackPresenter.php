@@ -56,7 +56,8 @@ final readonly class StackPresenter
 
         return array_map(fn (CutTarget $one): CutTargetView => new CutTargetView(
             $one->place, $this->label($one->place), QuantityView::uncertain($one->top, $this->units),
-            $one->cut->base > 0.0 ? $this->units->show($one->cut) : null, QuantityView::uncertain($one->topAfter, $this->units),
+            $one->cut->base > 0.0 ? QuantityView::exact($one->cut, $this->units) : null,
+            QuantityView::uncertain($one->topAfter, $this->units),
             array_map($view, $one->before), array_map($view, $one->after), $this->noLonger($one),
         ), CutTarget::on($this->bench, $more));
     }

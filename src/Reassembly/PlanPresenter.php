@@ -26,6 +26,7 @@ use MuteTapper\Core\Reassembly\PlanPlace;
 use MuteTapper\Core\Remedy\Remedies;
 use MuteTapper\Core\Remedy\Remedy;
 use MuteTapper\Core\Remedy\ReuseAdvice;
+use MuteTapper\Core\Remedy\Trial;
 use MuteTapper\Core\Sheet\Change;
 
 /** Puts the plan of a case into the shape that wall, phone and report read. */
@@ -49,7 +50,7 @@ final readonly class PlanPresenter
             $change = Change::none(); // the board of remedies says what cannot be laid on this engine
         }
         $plan = new Plan($found, $assessment->knowledge, $change, MadeLines::of(
-            $remedies, ReuseAdvice::of($assessment->bench, $assessment->knowledge), $assessment->case->engine, $found->sheets,
+            $remedies, ReuseAdvice::of($assessment->bench, $assessment->knowledge), new Trial($found, $found->with($change)),
         ));
         [$done, $total] = $plan->count();
 

@@ -17,6 +17,7 @@ use MuteTapper\Core\Remedy\Effect;
 use MuteTapper\Core\Remedy\Remedies;
 use MuteTapper\Core\Remedy\Remedy;
 use MuteTapper\Core\Remedy\RemedyKind;
+use MuteTapper\Core\Remedy\SpeedLimit;
 use MuteTapper\Core\Remedy\Trial;
 use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Sheet\Column;
@@ -78,7 +79,7 @@ final readonly class RemedyBoard
                 static fn (array $one): string => Adjustments::named(is_string($one['name'] ?? null) ? $one['name'] : '')->lasting ?? '',
                 $remedy->change,
             ), static fn (string $lasting): bool => $lasting !== ''))),
-            $problem,
+            $trial === null ? '' : (string) SpeedLimit::of($trial)?->words($trial->found->case), $problem,
         );
     }
 

@@ -19,6 +19,7 @@ final readonly class RemedyView
      * @param list<string> $outside what is still past its limit
      * @param list<string> $again what must be measured again
      * @param list<string> $lasting what can no longer be fitted afterwards, and what that risks
+     * @param string $speedLimit how fast the engine may turn where its springs are weaker for it; empty where they are not
      * @param string|null $unreadable why its changes cannot be laid on this engine, where they cannot
      */
     public function __construct(
@@ -39,6 +40,7 @@ final readonly class RemedyView
         public array $outside,
         public array $again,
         public array $lasting,
+        public string $speedLimit,
         public ?string $unreadable,
     ) {
     }

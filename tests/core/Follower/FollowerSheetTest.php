@@ -63,7 +63,7 @@ final class FollowerSheetTest extends TestCase
         $of = static fn (string $typed): Bench => Example::hydraulicRollerEight()->tests('A1-I1', 'preload', $typed)->bench();
         self::assertSame(Verdict::Inside, $of('0.040')->margin('A1-I1', 'preload')?->verdict);
         foreach (['0.095' => 'preload_much', '-0.010' => 'preload_little'] as $typed => $sign) {
-            $example = Example::hydraulicRollerEight()->tests('A1-I1', 'preload', (string) $typed);
+            $example = Example::hydraulicRollerEight()->tests('A1-I1', 'preload', $typed);
             self::assertSame(Verdict::Outside, $example->bench()->margin('A1-I1', 'preload')?->verdict);
             $found = Example::knowledge()->signs[$sign]->measured[0];
             self::assertSame(['preload', 'preload_much' === $sign ? ValueState::Loose : ValueState::Tight], [$found->value, $found->state]);

@@ -27,9 +27,11 @@ use MuteTapper\Core\Remedy\Remedy;
 use MuteTapper\Core\Remedy\Reuse;
 use MuteTapper\Core\Remedy\ReuseAdvice;
 use MuteTapper\Core\Remedy\Taken;
+use MuteTapper\Core\Remedy\Trial;
 use MuteTapper\Core\Sheet\Change;
 use MuteTapper\Core\Verdict\Verdict;
 use MuteTapper\Tests\Core\Example;
+use MuteTapper\Tests\Core\Motion\Train;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -185,7 +187,7 @@ final class PlanTest extends TestCase
             ->records(EntryKind::Reuse, Reuse::slot('A2-E1', Part::Seat), ['decision' => 'rework']);
         $bench = $example->bench();
         $advice = ReuseAdvice::of($bench, Example::knowledge());
-        $made = MadeLines::of(Remedies::of($bench->case), $advice, $bench->case->engine, $bench->sheets);
+        $made = MadeLines::of(Remedies::of($bench->case), $advice, new Trial($bench, $bench));
         $lines = array_slice((new Plan($bench, Example::knowledge(), Change::none(), $made))->lines(), 0, 4);
         self::assertSame([
             [1, 'Shims: shims under the spring', ['A1-E1']], [2, 'New retainer, compared with the old one', ['A1-E1']],
@@ -194,6 +196,23 @@ final class PlanTest extends TestCase
             $line->number, $line->label(), array_map(static fn (PlanPlace $one): string => $one->place, $line->places),
         ], array_slice($lines, 0, 3)));
         self::assertSame([4, 'guides_right'], [$lines[3]->number, $lines[3]->code], 'seals are advised, nobody decided');
+    }
+
+    /** Springs that go in weaker for the first hours have a speed limit, which is on the plan with what ends it. */
+    public function testWeakerSpringsPutASpeedLimitOnThePlan(): void
+    {
+        $taller = [['places' => ['A1-E1'], 'name' => 'installed_height', 'by' => ['number' => 0.1, 'unit' => 'in']]];
+        $remedy = ['name' => 'Run-in', 'remedyKind' => 'containment', 'until' => 'the cam has run 30 minutes', 'change' => $taller];
+        $example = Train::fill(Train::bucketFour(), 'A1-E1')
+            ->records(EntryKind::Remedy, Remedy::slot('a'), $remedy)->records(EntryKind::Taken, Taken::slot(), ['remedies' => ['a']]);
+        $found = $example->bench();
+        $taken = new Trial($found, $found->with(Remedies::of($found->case)->change($found->sheets)));
+        $line = array_column(array_map(
+            static fn (array $one): array => [$one[0]->code, $one], MadeLines::of(Remedies::of($found->case), [], $taken),
+        ), 1, 0)['speed_limit'] ?? self::fail('There is no limit.');
+        self::assertStringContainsString('written on the engine, and set: ', $line[0]->label);
+        self::assertSame(['Until: the cam has run 30 minutes', ['engine']], [$line[0]->note, $line[1]]);
+        self::assertSame([], MadeLines::of(Remedies::of(self::example()->bench()->case), [], new Trial($found, $found)));
     }
 
     public function testAPlanIsThatOfItsEngine(): void

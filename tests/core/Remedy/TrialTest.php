@@ -5,17 +5,21 @@ declare(strict_types=1);
 namespace MuteTapper\Tests\Core\Remedy;
 
 use MuteTapper\Core\Assessment\Assessment;
+use MuteTapper\Core\Calculation\Given;
+use MuteTapper\Core\Calculation\SolvedAtOnce;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Remedy\Remedies;
 use MuteTapper\Core\Remedy\Remedy;
+use MuteTapper\Core\Remedy\SpeedLimit;
 use MuteTapper\Core\Remedy\Taken;
 use MuteTapper\Core\Remedy\Trial;
 use MuteTapper\Core\Sheet\Bench;
 use MuteTapper\Core\Sheet\Column;
 use MuteTapper\Core\Verdict\Verdict;
 use MuteTapper\Tests\Core\Example;
+use MuteTapper\Tests\Core\Motion\Train;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -121,6 +125,46 @@ final class TrialTest extends TestCase
         $seal = $trial->worst('retainer_to_seal', 'A1-E1');
         self::assertTrue($seal?->isUnchanged(), 'spring seat and seal top go down together');
         self::assertFalse($trial->moves('valve_margin'));
+    }
+
+    /** The weaker the springs, the lower the speed: that of the valve that floats first, by its bound where no motion is solved. */
+    public function testSpringsThatAreWeakerHaveASpeedLimit(): void
+    {
+        $example = Train::fill(Train::bucketFour(), 'A1-E1')->tests('A1-E1', 'lash', '0.008')
+            ->claims('kind-E', 'card_high_duration', '255')->claims('kind-E', 'card_low_duration', '290');
+        $found = $example->bench();
+        $of = static fn (Bench $bench, string $name, float $by): Trial => self::trial($bench, self::remedy(
+            [['places' => ['A1-E1'], 'name' => $name, 'by' => ['number' => $by, 'unit' => 'in']]],
+        ));
+        $limits = [];
+        foreach ([0.05, 0.15] as $by) {
+            $trial = $of($found, 'installed_height', $by);
+            $limits[] = self::limit($trial, 'speed_bound')->speed->base;
+            self::assertMatchesRegularExpression(
+                '/^well below \d{4,5} 1\/min, the quasi-static bound of 1E1:/', self::limit($trial, 'speed_bound')->words($found->case),
+            );
+        }
+        self::assertLessThan($limits[0], $limits[1]);
+        self::assertNull(SpeedLimit::of($of($found, 'installed_height', -0.02)), 'a spring that is stronger has none');
+        self::assertNull(SpeedLimit::of($of($found, 'lash', 0.004)));
+
+        $solved = $of(Bench::of($found->case, $found->sheets, Example::knowledge(), new SolvedAtOnce()), 'installed_height', 0.05);
+        self::assertLessThan($limits[0], self::limit($solved, 'float_speed')->speed->base, 'a train that gives floats sooner');
+        self::assertMatchesRegularExpression(
+            '/^not above \d{4,5} 1\/min, where 1E1 may float$/', self::limit($solved, 'float_speed')->words($found->case),
+        );
+    }
+
+    private static function limit(Trial $trial, string $name): SpeedLimit
+    {
+        $limit = SpeedLimit::of($trial) ?? self::fail('Weaker springs have no limit.');
+        $speed = $trial->with->value('A1-E1', $name);
+        self::assertInstanceOf(Given::class, $speed);
+        self::assertSame(['A1-E1', $name === 'speed_bound'], [$limit->place, $limit->isBound]);
+        $least = $speed->value->base - 2 * $speed->value->standard();
+        self::assertThat($limit->speed->base, self::logicalAnd(self::lessThanOrEqual($least), self::greaterThan($least - 10)));
+
+        return $limit;
     }
 
     /** A deeper relief leaves less metal, and what was measured over it is told anew only where the way to it is known. */

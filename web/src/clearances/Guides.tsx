@@ -1,16 +1,19 @@
-import { Input } from 'antd';
+import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { MarginRule } from '../draw/MarginRule';
+import { useBench } from '../entry/useBench';
 import { useOpened } from '../frame/useSection';
 import type { Schemas } from '../shared/api';
 import { failureWords } from '../shared/failure';
 import { words } from '../shared/messages';
 import { useGuidesToCut } from '../shared/queries';
+import { keepAsRemedy, type Change } from '../tried/asRemedy';
 
 type Margin = Schemas['MarginView'];
 
 /** What is to be cut off each guide, for the lift of now or for more, and what stands then. */
 export function Guides({ caseId, onOpen }: { caseId: string; onOpen: (place: string) => void }) {
+  const bench = useBench();
   const [more, setMore] = useOpened('more');
   const [typed, type] = useState(more ?? '');
   const told = useGuidesToCut(caseId, more ?? '');
@@ -35,9 +38,31 @@ export function Guides({ caseId, onOpen }: { caseId: string; onOpen: (place: str
           </span>
         )}
       </form>
-      {told.data !== undefined && <Cuts rows={told.data} onOpen={onOpen} />}
+      {told.data !== undefined && (
+        <>
+          <Cuts rows={told.data} onOpen={onOpen} />
+          <Button
+            disabled={told.data.every((row) => row.cut === null)}
+            onClick={() => keepAsRemedy(bench, cutsOf(told.data), words.guides.remedy)}
+          >
+            {words.stack.asRemedy}
+          </Button>
+        </>
+      )}
     </>
   );
+}
+
+/** Guides that lose the same are one change. */
+function cutsOf(rows: readonly Schemas['CutTargetView'][]): Change[] {
+  const cuts = new Map<string, { places: string[]; name: string; by: { number: number; unit: string } }>();
+  for (const { cut, place } of rows) {
+    if (cut === null) continue;
+    const alike = cuts.get(cut.shown) ?? { places: [], name: 'guide_cut', by: { number: Number(cut.figure), unit: cut.unit } };
+    alike.places.push(place);
+    cuts.set(cut.shown, alike);
+  }
+  return [...cuts.values()];
 }
 
 function Cuts({ rows, onOpen }: { rows: readonly Schemas['CutTargetView'][]; onOpen: (place: string) => void }) {
@@ -77,7 +102,7 @@ function Cuts({ rows, onOpen }: { rows: readonly Schemas['CutTargetView'][]; onO
                 </button>
               </th>
               <td className="num">{row.top.figure}</td>
-              <td className="num">{row.cut === null ? <span className="note">{words.guides.none}</span> : <b>{row.cut}</b>}</td>
+              <td className="num">{row.cut === null ? <span className="note">{words.guides.none}</span> : <b>{row.cut.shown}</b>}</td>
               <td className="num">{row.cut === null ? '' : row.topAfter.figure}</td>
               {rooms.map(({ quantity }) => {
                 const before = find(row.before, quantity);

@@ -142,18 +142,26 @@ test('guides are cut for the lift that is typed, and a refusal leaves what was t
     place: 'A1-E1',
     label: '1E',
     top: quantity('0.640'),
-    cut: '0.063 in',
+    cut: quantity('0.063'),
     topAfter: quantity('0.577'),
     before: [margin({ quantity: 'retainer_to_guide' })],
     after: [margin({ quantity: 'retainer_to_guide' })],
     noLonger: 'The seal.',
   };
-  const { user, address } = openCase(<Clearances />, {
+  const cuts = [row, { ...row, place: 'A2-E1', label: '2E' }, { ...row, place: 'A1-I1', label: '1I', cut: null }];
+  const { user, address, sent } = openCase(<Clearances />, {
     at: 'clearances/guides',
-    get: { ...get(), '/api/cases/{id}/guides-to-cut': [row] },
+    get: { ...get(), '/api/cases/{id}/guides-to-cut': cuts },
   });
-  expect(await screen.findByText('0.063 in')).toBeVisible();
-  expect(screen.getByText('The seal.')).toHaveClass('wrong');
+  expect(await screen.findAllByText('0.063 in')).toHaveLength(2);
+  expect(screen.getAllByText('The seal.')[0]).toHaveClass('wrong');
+  await user.click(screen.getByRole('button', { name: words.stack.asRemedy }));
+  await waitFor(() =>
+    expect(sent[0]?.data).toMatchObject({
+      remedyKind: 'trial',
+      change: [{ places: ['A1-E1', 'A2-E1'], name: 'guide_cut', by: { number: 0.063, unit: 'in' } }],
+    }),
+  );
   await user.type(screen.getByLabelText(words.guides.more), '0.080{Enter}');
   await expect.poll(address).toMatch(/more=0\.080/);
 });

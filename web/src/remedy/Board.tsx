@@ -328,6 +328,7 @@ function InWords({ remedy }: { remedy: Remedy }) {
             </p>
           ),
       )}
+      <SpeedLimit of={remedy} />
       <p className={remedy.outside.length > 0 ? 'wrong' : ''}>
         <b>{words.remedy.outside}</b> {remedy.outside.length === 0 ? words.remedy.nothingOutside : remedy.outside.join('; ')}
       </p>
@@ -360,10 +361,19 @@ function Holding({ remedy, all, onEdit }: OfRemedy) {
           {words.remedy.worse} {remedy.worse.join('; ')}
         </p>
       )}
+      <SpeedLimit of={remedy} />
       <Acts remedy={remedy} all={all} onEdit={onEdit} />
     </section>
   );
 }
+
+/** While springs are weaker than they were found: to run in, or until others come. */
+const SpeedLimit = ({ of }: { of: Remedy }) =>
+  of.speedLimit === '' ? null : (
+    <p>
+      <b>{words.remedy.speedLimit}</b> {of.speedLimit}
+    </p>
+  );
 
 /** Of what was called nothing is removed where everything that is taken only holds. */
 function NotRemoved() {

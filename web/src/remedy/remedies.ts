@@ -1,24 +1,14 @@
 import type { Bench } from '../entry/useBench';
 import type { EntryInput, Schemas } from '../shared/api';
 import { words } from '../shared/messages';
-import { newCode, remedySlot, TAKEN } from '../tried/asRemedy';
+import { newCode, remedySlot, TAKEN, type Change } from '../tried/asRemedy';
 
 export type Remedy = Schemas['RemedyView'];
 export type Adjustment = Schemas['AdjustmentView'];
 export type Row = Schemas['EffectRowView'];
 export type RemedyKind = Remedy['kind'];
 
-/** A change as it is written. */
-export type Change =
-  | { places: string[]; name: string; index?: string; to: Figure }
-  | { places: string[]; name: string; index?: string; by: Figure }
-  | { places: string[]; part: string; from: string };
-interface Figure {
-  number: number;
-  unit: string;
-}
-
-export { newCode, remedySlot, TAKEN };
+export { newCode, remedySlot, TAKEN, type Change };
 
 /** The changes of a remedy as they are stored. */
 export function changesOf(bench: Bench, id: string): Change[] {

@@ -66,6 +66,7 @@ const remedy = (id: string, letter: string, name: string, more: object = {}) => 
   outside: [],
   again: ['installed height'],
   lasting: [],
+  speedLimit: '',
   unreadable: null,
   ...more,
 });
@@ -108,7 +109,7 @@ const get = (remedies: Schemas['RemediesView']) => ({
   '/api/cases/{id}/remedies': remedies,
   '/api/cases/{id}/chain': { contained: [{ event: 'bind', label: 'Spring goes solid', words: 'Less lift holds it.' }] },
   '/api/cases/{id}/ranking': { causes: [{ code: 'coil_bind', label: 'Coil bind' }] },
-  '/api/cases/{id}/groups': [{ code: 'A1', name: 'cylinder 1', stations: ['A1-E1', 'A1-I1'] }],
+  '/api/cases/{id}/groups': [{ code: 'A1', name: 'cylinder 1', places: ['A1-E1', 'A1-I1'] }],
 });
 const taken = { kind: 'taken', place: 'engine', part: 'remedy', item: 'taken' } as const;
 

@@ -1113,6 +1113,7 @@ export const words = {
     before: 'found',
     then: 'then',
     noLonger: 'no longer fits',
+    remedy: 'Guides cut as far as their limits ask',
     nothing: 'Nothing can be told yet. It takes the installed height, the guide’s top, the retainer’s depth and the lift of a valve.',
   },
   moreOrLess: {
@@ -1158,6 +1159,7 @@ export const words = {
     nothingOutside: 'nothing that was measured',
     again: 'Measure again:',
     lasting: 'For good:',
+    speedLimit: 'While its springs are weaker:',
     unreadable: (why: string): string => `It cannot be laid on this engine: ${why}`,
     containment: 'Containment',
     containmentWhat: 'holds, does not cure',

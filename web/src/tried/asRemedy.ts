@@ -1,7 +1,16 @@
 import type { Bench } from '../entry/useBench';
 import type { SlotAddress } from '../entry/slotKey';
 import { words } from '../shared/messages';
-import type { Tried } from './change';
+
+/** A change as it is written. */
+export type Change =
+  | { places: string[]; name: string; index?: string; to: Figure }
+  | { places: string[]; name: string; index?: string; by: Figure }
+  | { places: string[]; part: string; from: string };
+interface Figure {
+  number: number;
+  unit: string;
+}
 
 const PART = 'remedy';
 const MOST_NAME = 80;
@@ -15,8 +24,8 @@ const [LENGTH, LETTERS] = [8, 36];
 export const newCode = (): string =>
   Array.from(crypto.getRandomValues(new Uint8Array(LENGTH)), (one) => (one % LETTERS).toString(LETTERS)).join('');
 
-/** What is tried at a valve goes on the board of remedies, to be seen beside others. */
-export function keepAsRemedy(bench: Bench, tried: readonly Tried[], what: string): void {
+/** What is tried goes on the board of remedies, to be seen beside others. */
+export function keepAsRemedy(bench: Bench, tried: readonly Change[], what: string): void {
   const name = what.slice(0, MOST_NAME);
   bench.record(
     'remedy',
