@@ -19,6 +19,7 @@ use MuteTapper\Core\Reassembly\Tightening;
 use MuteTapper\Core\Remedy\Remedy;
 use MuteTapper\Core\Remedy\Reuse;
 use MuteTapper\Core\Remedy\Taken;
+use MuteTapper\Core\Report\Issue;
 use MuteTapper\Core\RunLog\LogUse;
 use MuteTapper\Core\Schedule\LaboratoryReport;
 use MuteTapper\Core\Schedule\Promise;
@@ -58,6 +59,7 @@ final class EntryContent
             EntryKind::Task => Task::fromNode($data)->toArray(),
             EntryKind::Promise => Promise::fromNode($data)->toArray(),
             EntryKind::Report => LaboratoryReport::fromNode($data)->toArray(),
+            EntryKind::Issue => Issue::fromNode($data)->toArray(),
             EntryKind::Chain => ChainEdit::fromNode($data)->toArray(),
             EntryKind::Remedy => Remedy::fromNode($data)->toArray(),
             EntryKind::Taken => Taken::fromNode($data)->toArray(),

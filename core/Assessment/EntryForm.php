@@ -30,6 +30,7 @@ use MuteTapper\Core\Reassembly\Tightening;
 use MuteTapper\Core\Remedy\Remedy;
 use MuteTapper\Core\Remedy\Reuse;
 use MuteTapper\Core\Remedy\Taken;
+use MuteTapper\Core\Report\Issue;
 use MuteTapper\Core\RunLog\LogUse;
 use MuteTapper\Core\Schedule\LaboratoryReport;
 use MuteTapper\Core\Schedule\Promise;
@@ -173,6 +174,7 @@ final readonly class EntryForm
             EntryKind::Task => Task::slot($index),
             EntryKind::Promise => Promise::slot(),
             EntryKind::Report => LaboratoryReport::slot($index),
+            EntryKind::Issue => Issue::slot($index),
             EntryKind::Chain => self::chainSlot($entry),
             EntryKind::Remedy => Remedy::slot($index),
             EntryKind::Taken => Taken::slot(),

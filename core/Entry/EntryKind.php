@@ -45,6 +45,8 @@ enum EntryKind: string
     case Promise = 'promise';
     /** What a laboratory answered. */
     case Report = 'report';
+    /** That a report was given out. */
+    case Issue = 'issue';
     /** A change of the chain of damage. */
     case Chain = 'chain';
     /** Something that could be changed on the engine, tried or held to. */

@@ -15,6 +15,7 @@ use MuteTapper\Core\Reassembly\Outcome;
 use MuteTapper\Core\Reassembly\Tightening;
 use MuteTapper\Core\Remedy\Remedy;
 use MuteTapper\Core\Remedy\Reuse;
+use MuteTapper\Core\Report\Issue;
 use Symfony\Contracts\Cache\CacheInterface;
 use Symfony\Contracts\Cache\ItemInterface;
 
@@ -28,7 +29,7 @@ final class Assessments
     /** Beginnings and parts of the slots that the judgement never reads, as SQL patterns. */
     private const UNHEARD = [
         'engine/'.ChainEdit::PART.'/%', 'engine/'.Remedy::PART.'/%', 'engine/'.Outcome::PART.'/%', '%/'.Tightening::PART.'/%',
-        '%/'.Reuse::ITEM.'/%', '%/'.Slot::BUILT.'%',
+        '%/'.Reuse::ITEM.'/%', '%/'.Slot::BUILT.'%', 'engine/'.Issue::PART.'/'.Issue::ITEM.'/%',
     ];
 
     /** @var array<string, Assessment> by content and revision */

@@ -35,7 +35,9 @@ use OpenApi\Attributes as OA;
     new OA\Property('codes', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property('expected', type: 'integer'), new OA\Property('found', type: 'integer'),
     new OA\Property('where', type: 'string', enum: ['tray', 'sealed', 'machinist', 'laboratory', 'customer']),
-    new OA\Property('whom', type: 'string'),
+    new OA\Property('whom', type: 'string'), new OA\Property('seal', type: 'string'), new OA\Property('why', type: 'string'),
+    new OA\Property('destroyed', type: 'boolean'),
+    new OA\Property('invited', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property('shape', type: 'string', enum: ['arrow', 'outline', 'mark', 'text', 'scale', 'length', 'diameter', 'angle']),
     new OA\Property(
         'points', description: 'of a drawing, or of a sweep: height and load', type: 'array',
@@ -69,7 +71,8 @@ use OpenApi\Attributes as OA;
         items: new OA\Items(type: 'object', additionalProperties: true),
     ),
     new OA\Property('hours', type: 'number'), new OA\Property('waitDays', type: 'integer'),
-    new OA\Property('until', description: 'what ends a containment', type: 'string'), new OA\Property('tellTales', type: 'string'),
+    new OA\Property('until', description: 'what ends a containment, or when a part comes back', type: 'string'),
+    new OA\Property('tellTales', type: 'string'),
     new OA\Property('remedies', description: 'ids of those taken', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property('decision', type: 'string', enum: ['keep', 'keep_with_limit', 'rework', 'replace']),
     new OA\Property(

@@ -181,12 +181,13 @@ final readonly class StoredEntries
         }
     }
 
-    /** @return list<Entry> every entry of a kind ever made that can be read, in the order of recording */
-    public function ofKind(CaseRecord $case, EntryKind $kind, Engine $engine): array
+    /** @return list<Entry> every entry of a kind, or of any, ever made that can be read, in the order of recording */
+    public function ofKind(CaseRecord $case, ?EntryKind $kind, Engine $engine): array
     {
         $entries = [];
         foreach ($this->connection->iterateAssociative(
-            'SELECT '.self::COLUMNS.' FROM entry e WHERE e.case_id = ? AND e.kind = ? ORDER BY e.seq', [$case->id, $kind->value],
+            'SELECT '.self::COLUMNS." FROM entry e WHERE e.case_id = ? AND ? IN (e.kind, '') ORDER BY e.seq",
+            [$case->id, $kind->value ?? ''],
         ) as $row) {
             try {
                 $entry = self::entry($row);

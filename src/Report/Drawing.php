@@ -6,6 +6,8 @@ namespace MuteTapper\App\Report;
 
 use MuteTapper\App\Chain\ChainView;
 use MuteTapper\App\Engine\HeadPlanView;
+use MuteTapper\App\Motion\MotionView;
+use MuteTapper\App\Motion\PistonView;
 use MuteTapper\App\Photograph\MeasureView;
 use MuteTapper\App\Sheet\MarginView;
 
@@ -34,6 +36,23 @@ final readonly class Drawing implements \JsonSerializable
     public static function chain(ChainView $chain): self
     {
         return new self('chain', ['chain' => $chain]);
+    }
+
+    public static function speeds(MotionView $motion): self
+    {
+        return new self('speeds', ['motion' => $motion]);
+    }
+
+    /** @param string $label of the valve that is drawn with the other of its cylinder */
+    public static function piston(PistonView $piston, string $label): self
+    {
+        return new self('piston', ['piston' => $piston, 'label' => $label]);
+    }
+
+    /** How much a line of evidence weighs. */
+    public static function weight(float $decibans): self
+    {
+        return new self('weight', ['decibans' => $decibans, 'width' => 100, 'height' => 24]);
     }
 
     /**

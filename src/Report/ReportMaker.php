@@ -21,6 +21,7 @@ use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Record\Photograph;
 use MuteTapper\App\Shared\Pdf;
 use MuteTapper\App\Shared\Problem;
+use MuteTapper\App\Shared\TaggedPdf;
 use MuteTapper\App\Sheet\MarginView;
 use MuteTapper\App\Teardown\TeardownPresenter;
 use MuteTapper\Core\Assessment\Assessment;
@@ -40,10 +41,14 @@ use MuteTapper\Core\Verdict\Verdict;
 use Psr\Clock\ClockInterface;
 use Twig\Environment;
 
-/** Makes the report for customer and supplier, as a page and as a PDF with real text. */
+/** Makes the report, as a page and as a tagged PDF. */
 final readonly class ReportMaker implements PaperMaker
 {
     private const SHARE_OF_PICTURES = 0.6;
+    /** Lies under every page until the call is signed. */
+    private const DRAFT = 'data:image/svg+xml,%3Csvg xmlns=%22http://www.w3.org/2000/svg%22 width=%22640%22 height=%22360%22%3E%3Ctext x='
+        .'%22320%22 y=%22190%22 transform=%22rotate(-24 320 180)%22 font-family=%22Sofia Sans Condensed%22 font-size=%2284%22 '
+        .'text-anchor=%22middle%22 fill=%22%23E3E8E4%22%3EDraft, not signed%3C/text%3E%3C/svg%3E';
 
     public function __construct(
         private Cases $cases,
@@ -55,7 +60,9 @@ final readonly class ReportMaker implements PaperMaker
         private EntityManagerInterface $entities,
         private Environment $twig,
         private ClockInterface $clock,
-        private Pdf $pdf,
+        private Pdf $fonts,
+        private TaggedPdf $pdf,
+        private IssueSection $issues,
         private WorkSections $work,
         private RemedySections $after,
         private GaugesUsed $gauges,
@@ -103,7 +110,7 @@ final readonly class ReportMaker implements PaperMaker
         $page = $this->twig->render('report/report.html.twig', $this->content($case, $for, $progress));
         $progress(self::SHARE_OF_PICTURES);
 
-        return $this->pdf->of($page, numbered: true);
+        return $this->pdf->of($page);
     }
 
     /**
@@ -131,16 +138,21 @@ final readonly class ReportMaker implements PaperMaker
         );
         $before = $this->work->marginsBefore($tables);
         $photographs = $this->photographs($case);
+        $motion = MotionSection::of($assessment, $story->failed);
+        $ledgers = $for->shows(ReportSection::Ledgers) ? $this->ledgers($assessment, $call->causes ?? $ranking->leading) : [];
+        $isDraft = $signed === null || !$signed->stands;
         $drawn = $this->drawings->of([
             'plan' => Drawing::plan(HeadPlanView::of(HeadPlan::of($case->engine)), $progress->worst(), $story->failed),
             ...$chain->events === [] ? [] : ['chain' => Drawing::chain($chain)],
             ...self::numbered('margins/', array_map(Drawing::rule(...), $margins)),
             ...self::numbered('before/', array_map(Drawing::rule(...), $before)),
+            ...$motion?->drawings() ?? [],
+            ...self::weights($ledgers),
             ...array_filter(array_column($photographs, 'drawing', 'sha256')),
         ]);
 
         return [
-            'fonts' => $this->pdf->fonts(),
+            'fonts' => $this->fonts->fonts(),
             'number' => $record->number,
             'name' => $record->name,
             'date' => $this->clock->now(),
@@ -161,11 +173,15 @@ final readonly class ReportMaker implements PaperMaker
             'superseded' => $superseded,
             'ranking' => $ranking,
             'chain' => $chain,
-            'ledgers' => $for->shows(ReportSection::Ledgers) ? $this->ledgers($assessment, $call->causes ?? $ranking->leading) : [],
+            'ledgers' => $ledgers,
+            'motion' => $motion,
+            'draft' => $isDraft ? self::DRAFT : null,
+            ...$this->issues->of($record, $assessment, array_filter([$signed, ...$superseded])),
             'findings' => $this->findings($assessment),
             'photographs' => $this->pictures($photographs, $drawn, $told),
             'measurements' => $for->shows(ReportSection::Measurements) ? $tables->readings() : [],
             'margins' => $margins,
+            'undecided' => self::undecided($margins),
             'before' => $before,
             'school' => $case->settings->school,
             'work' => $this->work->of($record, $assessment, $tables),
@@ -214,6 +230,47 @@ final readonly class ReportMaker implements PaperMaker
         }
 
         return $ledgers;
+    }
+
+    /**
+     * Margins of which nothing can be told for one reason: they are printed as one line.
+     *
+     * @param list<MarginView> $margins
+     *
+     * @return list<array{title: string, labels: list<string>, sentence: string}>
+     */
+    private static function undecided(array $margins): array
+    {
+        $lines = [];
+        foreach ($margins as $margin) {
+            if ($margin->verdict === Verdict::CannotTell) {
+                $line = $lines[$margin->quantity.' '.$margin->sentence] ?? ['labels' => []];
+                $lines[$margin->quantity.' '.$margin->sentence] = [
+                    'title' => $margin->title, 'labels' => [...$line['labels'], $margin->label], 'sentence' => $margin->sentence,
+                ];
+            }
+        }
+
+        return array_values($lines);
+    }
+
+    /**
+     * @param list<LedgerView> $ledgers
+     *
+     * @return array<string, Drawing>
+     */
+    private static function weights(array $ledgers): array
+    {
+        $weights = [];
+        foreach ($ledgers as $i => $ledger) {
+            foreach (['for' => $ledger->for, 'against' => $ledger->against] as $side => $lines) {
+                foreach ($lines as $j => $line) {
+                    $weights[$side.'/'.$i.'/'.$j] = Drawing::weight($line->decibans);
+                }
+            }
+        }
+
+        return $weights;
     }
 
     /** @return list<array{place: string, part: string, sign: string, severity: int, words: string, state: string, note: string}> */

@@ -89,6 +89,9 @@ final readonly class SheetTables
         $units = $this->assessment->case->settings->units;
         $columns = $used = $rows = [];
         foreach ($this->presenter->columnsOf($sheet) as $column) {
+            if (!$sheet->isLoose && in_array($column->code, $sheet->also, true)) {
+                continue; // printed with the sheet whose own it is
+            }
             foreach ($this->presenter->templates($column->index, $sheet) as [$parts, $under]) {
                 $columns[] = [$column, $parts, $under];
             }

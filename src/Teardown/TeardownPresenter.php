@@ -103,15 +103,17 @@ final readonly class TeardownPresenter
     public function custody(CaseRecord $record): array
     {
         $case = $this->cases->file($record);
-        $moves = [];
+        $moves = $last = [];
         foreach ($this->entries->ofKind($record, EntryKind::Custody, $case->engine) as $entry) {
             $part = Part::from($entry->slot->part);
             $custody = Custody::fromNode($entry->node());
             $moves[] = new CustodyMoveView(
                 $entry->slot->place, $part->value, self::at($case->engine, $entry->slot->place, $part), $custody->where->value,
-                $custody->where->label(), $custody->whom, $custody->note,
+                $last[$entry->slot->key()] ?? '', $custody->where->label(), $custody->whom, $custody->seal, $custody->why,
+                $custody->until?->format('Y-m-d'), $custody->isDestroyed, $custody->invited, $custody->note,
                 $entry->by, $entry->at->format(\DATE_ATOM), $case->log->headOf($entry->slot)?->id === $entry->id,
             );
+            $last[$entry->slot->key()] = $custody->where->label().($custody->whom === '' ? '' : ', '.$custody->whom);
         }
 
         return array_reverse($moves);

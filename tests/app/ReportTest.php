@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\Tests\App;
 
+use MuteTapper\Core\Document\Node;
+
 final class ReportTest extends AppTestCase
 {
     public function testThePdfHasRealTextAndPictures(): void
@@ -53,6 +55,10 @@ final class ReportTest extends AppTestCase
         $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -');
         $images = (string) shell_exec('pdfimages -list '.escapeshellarg($file));
         $fonts = (string) shell_exec('pdffonts '.escapeshellarg($file));
+        $info = (string) shell_exec('pdfinfo '.escapeshellarg($file));
+        $meta = (string) shell_exec('pdfinfo -meta '.escapeshellarg($file));
+        $tags = (string) shell_exec('pdfinfo -struct-text '.escapeshellarg($file));
+        $outline = (string) shell_exec('pdftohtml -q -i -s -stdout -xml '.escapeshellarg($file));
         unlink($file);
         foreach ([
             'Made-up eight', 'It ticked & then <stopped>.', 'No call has been made yet', 'travel to bind', '0.005', 'Measurements', '1.720',
@@ -62,7 +68,19 @@ final class ReportTest extends AppTestCase
             self::assertStringContainsString($words, $text);
         }
         self::assertMatchesRegularExpression('/image\s+300\s+200/', $images);
-        self::assertStringContainsString('SofiaSans', $fonts);
+        // Read by a program that knows nothing of the one that made it: tags, bookmarks, fonts in the file.
+        self::assertMatchesRegularExpression('/^Tagged: +yes$/m', $info);
+        self::assertMatchesRegularExpression('/^Title: +Case 0001: Made-up eight$/m', $info);
+        self::assertMatchesRegularExpression('/pdfuaid:part="?>?1/', $meta, 'it says that it keeps to PDF/UA-1');
+        foreach (['H1', 'H2', 'P', 'Table', 'TR', 'TH', 'TD'] as $tag) {
+            self::assertMatchesRegularExpression('/^\s*'.$tag.'\b/m', $tags, $tag.' is not tagged');
+        }
+        self::assertStringContainsString('"travel to bind"', $tags, 'a cell of a table, in the order in which it is read');
+        self::assertMatchesRegularExpression('/<outline>.*The call.*What happened.*Margins.*Cautions/s', $outline);
+        self::assertStringContainsString('Sofia-Sans', $fonts);
+        foreach (array_slice(explode("\n", trim($fonts)), 2) as $font) {
+            self::assertMatchesRegularExpression('/ yes (yes|no ) yes /', $font, 'a font is not in the file, or its text cannot be read');
+        }
         self::assertStringNotContainsString('?', (string) preg_replace('/\?\)/', '', $text), 'No glyph is missing.');
     }
 
@@ -105,6 +123,51 @@ final class ReportTest extends AppTestCase
         self::assertStringContainsString('A report is for a customer', (string) $this->client->getResponse()->getContent());
         $asked = $this->send('POST', "/api/cases/$case/papers", ['kind' => 'report', 'options' => ['for' => 'neighbour']], 422);
         self::assertSame('/options/for', self::at($asked, 'pointer')->text());
+    }
+
+    /** A report that follows another says what changed: by what was recorded after the one before was given out. */
+    public function testAReportThatFollowsAnotherSaysWhatChanged(): void
+    {
+        $case = $this->newCase();
+        $height = $this->send('POST', "/api/cases/$case/entries", self::height('1.720', 'A1-E1'), 201);
+        $bind = $this->send(
+            'POST', "/api/cases/$case/entries",
+            self::entry('reading', ['A1-E1', 'spring', 'bind_height', 'outer'], ['text' => '1.150']), 201,
+        );
+        $this->send(
+            'POST', "/api/cases/$case/entries", self::entry('finding', ['A1-E1', 'spring', 'coils_bright'], ['severity' => 1]), 201,
+        );
+        self::assertStringNotContainsString('Changed since', $this->page($case));
+        $content = Node::root($this->send('GET', "/api/cases/$case/news"))->get('content')->text();
+        $this->send(
+            'POST', "/api/cases/$case/entries", self::entry('issue', ['engine', 'report', 'issue', '1'], ['whom' => 'Made-up garage']), 201,
+        );
+        self::assertSame($content, Node::root($this->send('GET', "/api/cases/$case/news"))->get('content')->text(), 'no evidence');
+        self::assertStringContainsString('Failure report 1, case 0001', $this->page($case));
+        self::assertStringNotContainsString('Changed since', $this->page($case), 'nothing was recorded since');
+
+        $again = static fn (mixed $first, array $entry): array => ['supersedes' => self::at($first, 'entry/id')->text()] + $entry;
+        $this->send('POST', "/api/cases/$case/entries", $again($height, self::height('1.735', 'A1-E1')), 201);
+        $this->send('POST', "/api/cases/$case/entries", self::height('1.800', 'B1-E1'), 201);
+        $this->send('POST', "/api/cases/$case/entries", $again(
+            $bind, self::entry('withdrawal', ['A1-E1', 'spring', 'bind_height', 'outer'], []),
+        ), 201);
+        $call = ['causes' => ['spring_weak'], 'words' => 'It has set.', 'confidence' => 85, 'by' => 'R. Test'];
+        $this->send('PUT', "/api/cases/$case/call", $call, 200, ['If-Match' => '"1"']);
+        $this->send('POST', "/api/cases/$case/call/signature", ['by' => 'R. Test'], 200, ['If-Match' => '"2"']);
+        $page = $this->page($case, 'customer');
+        foreach ([
+            'Failure report 2, case 0001', 'takes the place of report 1 of', 'to Made-up garage.',
+            'Installed height at 1E: 1.735 in, was 1.720 in.', 'Installed height at 2E: 1.800 in, new.',
+            'Bind height at 1E, outer: taken back, it was 1.150 in.', 'The call was signed anew by R. Test:', '85 % sure.',
+        ] as $line) {
+            self::assertStringContainsString($line, $page);
+        }
+        self::assertStringNotContainsString('Adjacent coils bright at', $page, 'what stands as it stood is no change');
+        $refused = $this->send(
+            'POST', "/api/cases/$case/entries", self::entry('issue', ['engine', 'report', 'issue', 'x'], ['whom' => 'a']), 422,
+        );
+        self::assertSame('/slot', self::at($refused, 'pointer')->text());
     }
 
     /** Until it is signed, and when it was changed since, it is a draft. */

@@ -78,6 +78,7 @@ final class WorkTest extends AppTestCase
             'chain', ['engine', 'chain', 'event', 'own-1'],
             ['edit' => 'event', 'event' => 'own-1', 'words' => 'crown struck', 'known' => 'seen', 'place' => 'A1-E1'],
         ];
+        yield 'a report given out' => ['issue', ['engine', 'report', 'issue', '1'], ['whom' => 'owner']];
         yield 'a remedy' => ['remedy', ['engine', 'remedy', 'alternative', 'r1'], [
             'name' => 'Shim the exhausts', 'remedyKind' => 'trial', 'hours' => 2.5,
             'change' => [['places' => ['A1-E1', 'A2-E1'], 'name' => 'shim_stack', 'by' => ['number' => 0.03, 'unit' => 'in']]],
@@ -145,6 +146,10 @@ final class WorkTest extends AppTestCase
         yield 'left out without a reason' => ['step', ['engine', 'plan', 'step.outside'], ['state' => 'skipped'], 'needs its reason'];
         yield 'away without a name' => [
             'custody', ['A1-E1', 'spring', 'custody'], ['where' => 'laboratory'], 'needs the name of who has it',
+        ];
+        yield 'a part destroyed with one party told' => [
+            'custody', ['A1-E1', 'spring', 'custody'],
+            ['where' => 'laboratory', 'whom' => 'Made-up lab', 'destroyed' => true, 'invited' => ['owner']], 'both parties are invited',
         ];
         yield 'a scale in pounds' => [
             'annotation', ['A1-E1', 'spring', 'annotation', 'a'],
@@ -237,7 +242,10 @@ final class WorkTest extends AppTestCase
         $this->send(
             'POST', $this->case.'/entries',
             self::entry(
-                'custody', ['B2-E1', 'spring', 'custody'], ['where' => 'laboratory', 'whom' => 'Made-up lab'],
+                'custody', ['B2-E1', 'spring', 'custody'], [
+                    'where' => 'laboratory', 'whom' => 'Made-up lab', 'seal' => 'S-119', 'why' => 'origin of the break',
+                    'until' => '2026-12-02', 'destroyed' => true, 'invited' => ['owner, comes', 'Made-up springs, sends nobody'],
+                ],
                 ['supersedes' => self::at($first, 'entry/id')->text(), 'reason' => 'seen again'],
             ),
             201,
@@ -245,10 +253,16 @@ final class WorkTest extends AppTestCase
         $moves = array_map(
             static fn (Node $move): array => [
                 $move->get('label')->text(), $move->get('whereWords')->text(), $move->get('whom')->text(), $move->get('now')->flag(),
+                $move->get('fromWords')->text(), $move->get('seal')->text(), $move->get('until')->raw(), $move->get('invited')->words(),
             ],
             Node::root($this->send('GET', $this->case.'/custody'))->items(),
         );
-        self::assertSame([['4E spring', 'at the laboratory', 'Made-up lab', true], ['4E spring', 'sealed in a bag', '', false]], $moves);
+        self::assertSame([
+            [
+                '4E spring', 'at the laboratory', 'Made-up lab', true, 'sealed in a bag', 'S-119', '2026-12-02',
+                ['owner, comes', 'Made-up springs, sends nobody'],
+            ], ['4E spring', 'sealed in a bag', '', false, '', '', null, []],
+        ], $moves);
     }
 
     /** The code on a tag is read back by a program that knows nothing of this one. */

@@ -29,7 +29,7 @@ final class FloorPlan
             ['Sheet'],
             self::TRADES,
             ['Cause', 'Compare'],
-            ['Chain', 'Likeness', 'Remedy'],
+            ['Chain', 'Likeness', 'Remedy', 'Report'],
             ['Reassembly'],
             ['Assessment'],
         ],

@@ -28,7 +28,9 @@ test('a case goes to another shop with its pictures, and a changed package is re
   const middle = at === -1 ? Math.floor(changed.length / 2) : at;
   changed[middle] = (changed[middle] ?? 0) ^ 1;
   await give('changed.zip', changed);
-  await expect(elsewhere.getByRole('alert')).toContainText(/“[^”]+” (cannot be read|is not as it was packed|was cut off|is longer than it says)/);
+  await expect(elsewhere.getByRole('alert')).toContainText(
+    /“[^”]+” (cannot be read|is not as it was packed|was cut off|is longer than it says)/,
+  );
   await elsewhere.keyboard.press('Escape');
   await give('holiday.zip', Buffer.from('sand'));
   await expect(elsewhere.getByRole('alert')).toContainText('It is no ZIP archive');

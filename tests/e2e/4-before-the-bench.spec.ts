@@ -200,9 +200,17 @@ test('the plan, pieces, custody and tags of a pushrod eight', async ({ page, req
   await expect(page.getByText('head bolts: 34 missing')).toBeVisible();
 
   // A part that leaves needs a name; every move stays on record.
-  await page.getByRole('button', { name: 'Record the move' }).isDisabled();
+  const hand = page.getByRole('button', { name: 'Hand it over' });
+  await expect(hand).toBeDisabled();
   await page.getByLabel('who has it').fill('Made-up laboratory');
-  await page.getByRole('button', { name: 'Record the move' }).click();
+  await page.getByLabel('seal or bag').fill('S-14');
+  // What is destroyed there needs both parties, each with its answer.
+  await page.getByLabel('it is destroyed there').check();
+  await expect(hand).toBeDisabled();
+  await page.getByLabel('invited: who claims').fill('Owner, comes');
+  await page.getByLabel('invited: who may have to pay').fill('Made-up springs, will not come');
+  await hand.click();
+  await expect(page.getByRole('cell', { name: 'seal S-14; destroyed there, invited: Owner, comes and Made-up springs' })).toBeVisible();
   await expect(page.getByRole('cell', { name: 'at the laboratory, Made-up laboratory' })).toBeVisible();
   const [tags] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Make the tags' }).click()]);
   expect(tags.suggestedFilename()).toMatch(/^tags-\d{4}\.pdf$/);

@@ -59,6 +59,10 @@ final class EntryContentTest extends TestCase
         yield 'order' => [EntryKind::Order, ['codes' => ['b', 'a']]];
         yield 'pieces' => [EntryKind::Pieces, ['expected' => 2, 'found' => 3]];
         yield 'custody' => [EntryKind::Custody, ['where' => 'customer', 'whom' => 'owner']];
+        yield 'custody of a part that is cut' => [EntryKind::Custody, [
+            'where' => 'laboratory', 'whom' => 'Made-up lab', 'seal' => 'S-1', 'why' => 'origin', 'until' => '2026-12-02',
+            'destroyed' => true, 'invited' => ['one, comes', 'other, does not'], 'note' => 'by hand',
+        ]];
         yield 'drawing' => [EntryKind::Annotation, $drawing];
         yield 'task' => [EntryKind::Task, ['label' => 'x', 'kind' => 'parts', 'leastDays' => 1, 'after' => ['y'], 'due' => '2026-12-01']];
         yield 'promise' => [EntryKind::Promise, ['date' => '2026-12-24']];
@@ -73,6 +77,7 @@ final class EntryContentTest extends TestCase
         yield 'containment' => [
             EntryKind::Remedy, ['name' => 'Limiter', 'remedyKind' => 'containment', 'until' => 'the springs come', 'tellTales' => 'noise'],
         ];
+        yield 'a report given out' => [EntryKind::Issue, ['whom' => 'owner and insurer']];
         yield 'taken' => [EntryKind::Taken, ['remedies' => ['a', 'b'], 'words' => ' both ']];
         yield 'kept with a limit' => [
             EntryKind::Reuse, ['decision' => 'keep_with_limit', 'amount' => 12, 'unit' => 'runs', 'words' => ' sound '],

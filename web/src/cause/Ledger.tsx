@@ -1,12 +1,10 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { Weight } from '../draw/Weight';
 import type { LedgerView, RankingView } from '../shared/api';
 import { words } from '../shared/messages';
 
 type Line = LedgerView['for'][number];
-
-const FULL = 10 * Math.log10(64);
-const TICKS = [2, 4, 8, 16, 32, 64];
 
 const db = (decibans: number): string => `${decibans > 0 ? '+' : ''}${decibans.toFixed(1)} dB`;
 
@@ -126,23 +124,6 @@ export function Changed() {
   return (
     <svg width="14" height="13" viewBox="0 0 14 13" role="img" aria-label={words.cause.changed}>
       <path d="M7 1.5L13 12H1Z" fill="none" stroke="var(--enamel)" strokeWidth="1.8" />
-    </svg>
-  );
-}
-
-/** Length is logarithmic, full at a factor of 64. */
-function Weight({ decibans }: { decibans: number }) {
-  const length = 100 * Math.min(1, Math.abs(decibans) / FULL);
-  const isFor = decibans > 0;
-  const x = (factor: number): number => (100 * 10 * Math.log10(factor)) / FULL;
-  return (
-    <svg width="100" height="24" viewBox="0 0 100 24" aria-hidden="true">
-      <path d={TICKS.map((factor) => `M${isFor ? 100 - x(factor) : x(factor)} 20v3`).join('')} stroke="var(--edge)" />
-      {isFor ? (
-        <rect x={100 - length} y="7" width={length} height="10" fill="var(--ink)" />
-      ) : (
-        <rect x="0.75" y="7.75" width={Math.max(1, length - 1.5)} height="8.5" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
-      )}
     </svg>
   );
 }

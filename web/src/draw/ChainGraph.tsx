@@ -91,7 +91,7 @@ export function ChainGraph({ chain, words, label, chosen = null, changed = [], h
   );
 }
 
-export function sizeOf({ width, height }: ChainLayout): { width: number; height: number } {
+function sizeOf({ width, height }: ChainLayout): { width: number; height: number } {
   return { width, height: height + HEAD };
 }
 

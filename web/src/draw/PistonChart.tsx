@@ -14,9 +14,9 @@ const SHOWN = 2.6;
 
 interface Props {
   piston: Piston;
-  /** Crank degrees that the cams stand early, as tried. */
-  phase: number;
-  onPhase: (phase: number) => void;
+  /** Crank degrees that the cams stand early, as tried; null on paper. */
+  phase: number | null;
+  onPhase?: (phase: number) => void;
   words: { clearance: string; degrees: string; least: string; phase: string };
   label: string;
 }
@@ -41,7 +41,7 @@ export function PistonChart({ piston, phase, onPhase, words, label }: Props) {
       onPointerDown={(event) => {
         const box = event.currentTarget.getBoundingClientRect();
         if (((event.clientY - box.top) / box.height) * (LEAST_FOOT + 40) > FOOT + 30)
-          onPhase(p.invert(((event.clientX - box.left) / box.width) * WIDTH));
+          onPhase?.(p.invert(((event.clientX - box.left) / box.width) * WIDTH));
       }}
     >
       <Strip x={x} y={y} name={`${words.clearance}, ${piston.unit}`}>
@@ -62,14 +62,16 @@ export function PistonChart({ piston, phase, onPhase, words, label }: Props) {
         ))}
         {drawn.map((one, i) => (
           <g key={one.place}>
-            <LinePath
-              data={one.tried}
-              x={(_, n) => x(piston.degrees[n] ?? 0)}
-              y={(value) => y(value)}
-              stroke="var(--enamel)"
-              strokeWidth={2}
-              fill="none"
-            />
+            {phase !== null && (
+              <LinePath
+                data={one.tried}
+                x={(_, n) => x(piston.degrees[n] ?? 0)}
+                y={(value) => y(value)}
+                stroke="var(--enamel)"
+                strokeWidth={2}
+                fill="none"
+              />
+            )}
             <LinePath
               data={one.found}
               x={(_, n) => x(piston.degrees[n] ?? 0)}
@@ -127,12 +129,14 @@ export function PistonChart({ piston, phase, onPhase, words, label }: Props) {
           />
         </g>
       ))}
-      <path
-        d={`M${p(phase)} ${LEAST_TOP - 4}V${LEAST_FOOT}M${p(phase) - 5} ${LEAST_TOP - 14}h10l-5 10Z`}
-        stroke="var(--enamel)"
-        strokeWidth="1.6"
-        fill="var(--enamel)"
-      />
+      {phase !== null && (
+        <path
+          d={`M${p(phase)} ${LEAST_TOP - 4}V${LEAST_FOOT}M${p(phase) - 5} ${LEAST_TOP - 14}h10l-5 10Z`}
+          stroke="var(--enamel)"
+          strokeWidth="1.6"
+          fill="var(--enamel)"
+        />
+      )}
       <CommonAxis x={p} top={LEAST_FOOT} format={(value) => String(value)} />
       <text x={RIGHT} y={LEAST_FOOT + 34} textAnchor="end" className="axis name">
         {words.phase}

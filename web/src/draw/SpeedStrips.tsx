@@ -36,9 +36,9 @@ interface Props {
   motion: Motion;
   sweep: Sweep;
   tried: readonly TriedSweep[];
-  /** Speed of the cursor. */
-  at: number;
-  onAt: (speed: number) => void;
+  /** Speed of the cursor; null on paper. */
+  at: number | null;
+  onAt?: (speed: number) => void;
   logged: readonly LoggedBin[];
   words: {
     loft: string;
@@ -87,7 +87,7 @@ export function SpeedStrips({ motion, sweep, tried, at, onAt, logged, words, lab
       style={{ maxWidth: WIDTH }}
       onPointerDown={(event) => {
         const box = event.currentTarget.getBoundingClientRect();
-        onAt(x.invert(((event.clientX - box.left) / box.width) * WIDTH));
+        onAt?.(x.invert(((event.clientX - box.left) / box.width) * WIDTH));
       }}
     >
       {float?.found != null && float.plusMinus !== null && (
@@ -153,12 +153,14 @@ export function SpeedStrips({ motion, sweep, tried, at, onAt, logged, words, lab
             </g>
           ),
       )}
-      <path
-        d={`M${x(at)} ${LOFT[0] - 6}V${foot}M${x(at) - 5} ${LOFT[0] - 16}h10l-5 10Z`}
-        stroke="var(--enamel)"
-        strokeWidth="1.6"
-        fill="var(--enamel)"
-      />
+      {at !== null && (
+        <path
+          d={`M${x(at)} ${LOFT[0] - 6}V${foot}M${x(at) - 5} ${LOFT[0] - 16}h10l-5 10Z`}
+          stroke="var(--enamel)"
+          strokeWidth="1.6"
+          fill="var(--enamel)"
+        />
+      )}
       <CommonAxis x={x} top={foot} format={(value) => value.toFixed(0)} />
       <text x={RIGHT} y={foot + 36} textAnchor="end" className="axis name">
         {words.speed}

@@ -24,6 +24,7 @@ const BY_KIND: Record<Exclude<Kind, 'reading' | 'answer' | 'finding' | 'withdraw
   report: 'schedule',
   chain: 'cause/chain',
   remedy: 'remedy/remedies',
+  issue: 'report',
   taken: 'remedy/remedies',
   reuse: 'remedy/reuse',
   tightening: 'remedy/reassembly',

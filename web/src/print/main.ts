@@ -3,4 +3,4 @@ import { text } from 'node:stream/consumers';
 import { printed, type Wanted } from './print';
 
 const wanted = JSON.parse(await text(process.stdin)) as Wanted[];
-process.stdout.write(JSON.stringify(wanted.map(printed)));
+process.stdout.write(JSON.stringify(wanted.map((one, i) => printed(one, i))));

@@ -53,3 +53,32 @@ test('what was drawn on a picture is printed in the pixels of the picture, marks
   expect(svg).toContain('a &lt; b &amp; c');
   expect(svg).toContain('r="26"'); // 13 screen pixels of a picture shown half as large
 });
+
+test('each drawing names what is inside it by its own number, so that two can stand on one page', () => {
+  const flat = { speeds: [1000, 2000], floatLoft: 0.01, meetsAt: null, meets: null, thresholds: [], unitLength: 'in', unitForce: 'lbf' };
+  const sweep = {
+    loft: [0, 0.005],
+    gap: [0, 0],
+    bounce: [0, 0],
+    bounceLow: [0, 0],
+    bounceHigh: [0, 0],
+    landing: [],
+    peak: [1, 2],
+    varies: [],
+  };
+  const motion = { ...flat, label: '2E', sweep } as never;
+  const [one, other] = [printed({ kind: 'speeds', motion }, 1), printed({ kind: 'speeds', motion }, 2)];
+  const names = (svg: string): string[] => [...svg.matchAll(/ id="([^"]+)"/g)].map((found) => found[1] ?? '');
+  expect(names(one).length).toBeGreaterThan(0);
+  expect(names(one).filter((name) => names(other).includes(name))).toEqual([]);
+  // Paper has no cursor, and a drawing inside a drawing is lost on it.
+  expect(one).not.toContain('#0F5A50');
+  expect(one.match(/<svg/g)).toHaveLength(1);
+  expect(one).toContain('>1000<');
+});
+
+test('a line of evidence is as long on paper as on the screen: a factor of eight is half of 64', () => {
+  const heavy = printed({ kind: 'weight', decibans: 10 * Math.log10(8), width: 100, height: 24 });
+  expect(heavy).toMatch(/<rect x="50\.?0*" y="7" width="(50|49\.99\d*)/);
+  expect(printed({ kind: 'weight', decibans: -40, width: 100, height: 24 })).toContain('width="98.5"');
+});

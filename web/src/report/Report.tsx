@@ -1,11 +1,18 @@
 import { Button } from 'antd';
+import { useState } from 'react';
 import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
 import { useChosen } from '../frame/Chosen';
 import { PaperButton } from '../paper/PaperButton';
 import { useOpened } from '../frame/useSection';
 import { Choice } from '../shared/Choice';
+import { when } from '../shared/days';
+import { LineForm, LineText } from '../shared/LineForm';
 import { words } from '../shared/messages';
+import { useCalls } from '../shared/queries';
+
+/** Where it stands that a report was given out. */
+const ISSUE = { place: 'engine', part: 'report', item: 'issue' };
 
 const AUDIENCES = ['insurer', 'supplier', 'customer'] as const;
 
@@ -40,7 +47,7 @@ export default function Report() {
             {words.report.json}
           </Button>
         </div>
-        <p className="note">{words.report.hint}</p>
+        <GivenOut />
         <iframe
           key={`${view.revision} ${audience}`}
           title={words.report.preview}
@@ -49,5 +56,35 @@ export default function Report() {
         />
       </div>
     </div>
+  );
+}
+
+/** That a report was given out stands with the case: the one after it lists what changed. */
+function GivenOut() {
+  const { view, record } = useBench();
+  const [whom, setWhom] = useState('');
+  const signed = useCalls(view.id).data?.[0]?.stands === true;
+  const given = view.entries.filter((one) => one.kind === 'issue').sort((a, b) => Number(a.index) - Number(b.index));
+  const last = given.at(-1);
+  const number = Number(last?.index ?? 0) + 1;
+  const giveOut = (): void => {
+    record('issue', { ...ISSUE, index: String(number) }, { whom: whom.trim() }, words.report.wasGiven(number));
+    setWhom('');
+  };
+  const said = signed ? words.report.hint : words.report.notSigned;
+  return (
+    <LineForm
+      label={words.report.giveOut(number)}
+      send={words.report.giveOut(number)}
+      isReady={signed && whom.trim() !== ''}
+      onSend={giveOut}
+      after={
+        <span className="note" role="status">
+          {last === undefined ? said : words.report.given(number - 1, when(last.at).full, last.by, last.content.whom ?? '')}
+        </span>
+      }
+    >
+      <LineText value={whom} label={words.report.whom} onChange={setWhom} />
+    </LineForm>
   );
 }

@@ -176,14 +176,20 @@ test('missing pieces stand on top', () => {
   expect(screen.getByText('1E locks: 1 missing')).toBeVisible();
 });
 
-test('a part leaves the shop only with a name', async () => {
+test('a part leaves the shop only with a name, and is destroyed only with both parties invited', async () => {
   const { user, sent } = opened();
-  const move = screen.getByRole('button', { name: 'Record the move' });
+  const move = screen.getByRole('button', { name: words.custody.move });
   expect(move).toBeDisabled();
   await user.type(screen.getByLabelText('who has it'), 'Made-up lab');
-  await user.type(screen.getByLabelText('seal, why, until when'), 'seal 14');
+  await user.type(screen.getByLabelText(words.custody.seal), 'S-14');
+  await user.click(screen.getByLabelText(words.custody.destroys));
+  expect(move).toBeDisabled();
+  await user.type(screen.getByLabelText(words.custody.invited(1)), 'owner');
+  expect(move).toBeDisabled();
+  await user.type(screen.getByLabelText(words.custody.invited(2)), 'maker');
   await user.click(move);
-  await expect.poll(() => told(sent)).toEqual([['A1-E1/valve/custody', { where: 'laboratory', whom: 'Made-up lab', note: 'seal 14' }]]);
+  const moved = { where: 'laboratory', whom: 'Made-up lab', seal: 'S-14', destroyed: true, invited: ['owner', 'maker'] };
+  await expect.poll(() => told(sent)).toEqual([['A1-E1/valve/custody', moved]]);
   expect(within(screen.getByRole('region', { name: 'Where the parts are' })).getByText('Now at the laboratory.')).toBeVisible();
 });
 
