@@ -502,8 +502,13 @@ final readonly class Scenario
             $more[] = self::record(EntryKind::Pieces, $station, 'locks', 'pieces', null, ['expected' => 2, 'found' => $halves]);
         }
         $more[] = self::record(
-            EntryKind::Custody, 'B2-E1', 'spring', 'custody', null, ['where' => 'sealed', 'note' => 'bag 1, dry, lightly oiled'],
+            EntryKind::Custody, 'B2-E1', 'spring', 'custody', null,
+            ['where' => 'sealed', 'seal' => 'bag 1', 'note' => 'dry, lightly oiled'],
         );
+        $more[] = self::record(EntryKind::Custody, 'B2-E1', 'pushrod', 'custody', null, [
+            'where' => 'laboratory', 'whom' => 'Alder metallurgy, made up', 'seal' => 'S-119', 'why' => 'hardness across the bend',
+            'destroyed' => true, 'invited' => ['owner, comes', 'Ferncliffe pushrods, made up, sends nobody'],
+        ]);
         foreach ([
             'outside', 'gas_tests', 'oil_out', 'covers_off', 'mirror', 'lash_and_pulls', 'phase', 'clay', 'rockers_off', 'pushrods_out',
             'head_off', 'chambers', 'springs_off', 'valves_out', 'seals_guides', 'lifters_out',

@@ -301,6 +301,7 @@ final class CaseTest extends AppTestCase
     public static function earlierFiles(): iterable
     {
         yield 'a pushrod eight' => ['version-1-eight.json', 379];
+        yield 'a bank unlike the other, with remedies and a rebuild begun' => ['version-1-remedied.json', 226];
         yield 'a case just begun' => ['version-1-single.json', 2];
     }
 

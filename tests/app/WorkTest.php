@@ -91,6 +91,9 @@ final class WorkTest extends AppTestCase
             'source' => 'manual, page 12',
         ]];
         yield 'a line ticked' => ['line', ['A1-E1', 'assembly', 'line', 'installed_height'], ['state' => 'ticked']];
+        yield 'a line that has a choice' => [
+            'line', ['A2-E1', 'assembly', 'line', 'seal_kind'], ['state' => 'ticked', 'choice' => 'new seals always'],
+        ];
         yield 'a line left out' => ['line', ['engine', 'assembly', 'line', 'phase.cam'], ['state' => 'left_out', 'note' => 'no wheel']];
         yield 'a height as built' => ['reading', ['A1-E1', 'spring_seat', 'installed_height', 'built-rebuild'], ['text' => '1.690']];
         yield 'a pull when it came back' => ['reading', ['A1-E1', 'valve', 'pull', 'built-2026-12-10.1'], ['text' => '117 lb']];
