@@ -41,12 +41,14 @@ export function Guides({ caseId, onOpen }: { caseId: string; onOpen: (place: str
       {told.data !== undefined && (
         <>
           <Cuts rows={told.data} onOpen={onOpen} />
-          <Button
-            disabled={told.data.every((row) => row.cut === null)}
-            onClick={() => keepAsRemedy(bench, cutsOf(told.data), words.guides.remedy)}
-          >
-            {words.stack.asRemedy}
-          </Button>
+          <div className="more-lift">
+            <Button
+              disabled={told.data.every((row) => row.cut === null)}
+              onClick={() => keepAsRemedy(bench, cutsOf(told.data), words.guides.remedy)}
+            >
+              {words.stack.asRemedy}
+            </Button>
+          </div>
         </>
       )}
     </>
