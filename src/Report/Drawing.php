@@ -6,6 +6,7 @@ namespace MuteTapper\App\Report;
 
 use MuteTapper\App\Chain\ChainView;
 use MuteTapper\App\Engine\HeadPlanView;
+use MuteTapper\App\Motion\LoggedBinView;
 use MuteTapper\App\Motion\MotionView;
 use MuteTapper\App\Motion\PistonView;
 use MuteTapper\App\Photograph\MeasureView;
@@ -38,9 +39,10 @@ final readonly class Drawing implements \JsonSerializable
         return new self('chain', ['chain' => $chain]);
     }
 
-    public static function speeds(MotionView $motion): self
+    /** @param list<LoggedBinView> $logged */
+    public static function speeds(MotionView $motion, array $logged): self
     {
-        return new self('speeds', ['motion' => $motion]);
+        return new self('speeds', ['motion' => $motion, 'logged' => $logged]);
     }
 
     /** @param string $label of the valve that is drawn with the other of its cylinder */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Report;
 
+use MuteTapper\App\Motion\LoggedBinView;
+use MuteTapper\App\Motion\MotionLog;
 use MuteTapper\App\Motion\MotionPresenter;
 use MuteTapper\App\Motion\MotionView;
 use MuteTapper\App\Motion\PistonPresenter;
@@ -18,7 +20,8 @@ final readonly class MotionSection
 {
     private const FLOAT = 'float_margin';
 
-    private function __construct(public MotionView $motion, public ?PistonView $piston)
+    /** @param list<LoggedBinView> $logged what the log asked of it */
+    private function __construct(public MotionView $motion, public ?PistonView $piston, private array $logged)
     {
     }
 
@@ -27,7 +30,7 @@ final readonly class MotionSection
      *
      * @param list<string> $failed
      */
-    public static function of(Assessment $assessment, array $failed): ?self
+    public static function of(Assessment $assessment, array $failed, MotionLog $logs): ?self
     {
         $station = self::station($assessment, $failed);
         if ($station === null) {
@@ -39,13 +42,16 @@ final readonly class MotionSection
         }
         $piston = (new PistonPresenter($assessment->bench, $assessment->knowledge->limits, $station, 0.0, 0.0, null))->view();
 
-        return new self($motion, array_filter($piston->valves, static fn ($valve): bool => $valve->found !== []) === [] ? null : $piston);
+        return new self(
+            $motion, array_filter($piston->valves, static fn ($valve): bool => $valve->found !== []) === [] ? null : $piston,
+            $logs->of($assessment->bench, $station)->bins,
+        );
     }
 
     /** @return array<string, Drawing> */
     public function drawings(): array
     {
-        return ['speeds' => Drawing::speeds($this->motion)]
+        return ['speeds' => Drawing::speeds($this->motion, $this->logged)]
             + ($this->piston === null ? [] : ['piston' => Drawing::piston($this->piston, $this->motion->label)]);
     }
 

@@ -14,6 +14,7 @@ use MuteTapper\App\Cause\RuledOutView;
 use MuteTapper\App\Chain\Chains;
 use MuteTapper\App\Engine\EngineView;
 use MuteTapper\App\Engine\HeadPlanView;
+use MuteTapper\App\Motion\MotionLog;
 use MuteTapper\App\Paper\PaperMaker;
 use MuteTapper\App\Photograph\Measures;
 use MuteTapper\App\Record\CaseRecord;
@@ -67,6 +68,7 @@ final readonly class ReportMaker implements PaperMaker
         private RemedySections $after,
         private GaugesUsed $gauges,
         private Drawings $drawings,
+        private MotionLog $logs,
     ) {
     }
 
@@ -138,7 +140,7 @@ final readonly class ReportMaker implements PaperMaker
         );
         $before = $this->work->marginsBefore($tables);
         $photographs = $this->photographs($case);
-        $motion = MotionSection::of($assessment, $story->failed);
+        $motion = MotionSection::of($assessment, $story->failed, $this->logs);
         $ledgers = $for->shows(ReportSection::Ledgers) ? $this->ledgers($assessment, $call->causes ?? $ranking->leading) : [];
         $isDraft = $signed === null || !$signed->stands;
         $drawn = $this->drawings->of([
@@ -233,20 +235,22 @@ final readonly class ReportMaker implements PaperMaker
     }
 
     /**
-     * Margins of which nothing can be told for one reason: they are printed as one line.
+     * Margins of which nothing can be told, one line for each that is judged; why, where it is the same everywhere.
      *
      * @param list<MarginView> $margins
      *
-     * @return list<array{title: string, labels: list<string>, sentence: string}>
+     * @return list<array{title: string, limitWords: string, values: list<string>, sentence: string}>
      */
     private static function undecided(array $margins): array
     {
         $lines = [];
         foreach ($margins as $margin) {
             if ($margin->verdict === Verdict::CannotTell) {
-                $line = $lines[$margin->quantity.' '.$margin->sentence] ?? ['labels' => []];
-                $lines[$margin->quantity.' '.$margin->sentence] = [
-                    'title' => $margin->title, 'labels' => [...$line['labels'], $margin->label], 'sentence' => $margin->sentence,
+                $line = $lines[$margin->quantity] ?? ['values' => [], 'sentence' => $margin->sentence];
+                $lines[$margin->quantity] = [
+                    'title' => $margin->title, 'limitWords' => $margin->limitWords,
+                    'values' => [...$line['values'], trim($margin->label.' '.($margin->value->shown ?? ''))],
+                    'sentence' => $line['sentence'] === $margin->sentence ? $margin->sentence : '',
                 ];
             }
         }

@@ -127,11 +127,12 @@ final class FiguresTest extends AppTestCase
             $titles = array_filter(
                 array_keys($tables), static fn (string $one): bool => $head === $one || str_starts_with($head, $one.', '),
             );
-            $title = reset($titles) ?: self::fail($head.' is no sheet.');
+            self::assertNotSame([], $titles, $head.' is no sheet.');
+            $title = array_values($titles)[0];
             foreach ($sheet->filterXPath('.//tr')->each(self::cells(...)) as $row) {
                 foreach (array_slice($row, 1) as $cell) {
                     if (preg_match('/^-?\d+(\.(\d+))?( at|$)/', $cell, $figure) === 1) {
-                        $half = 0.51 * 10 ** -strlen($figure[2] ?? '');
+                        $half = 0.51 * 10 ** -strlen($figure[2]);
                         $near = array_filter(
                             $tables[$title][$row[0]] ?? [], static fn (float $one): bool => abs($one - (float) $cell) <= $half,
                         );

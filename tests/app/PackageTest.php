@@ -177,7 +177,7 @@ final class PackageTest extends AppTestCase
                 ); // what does not stand at a station is refused, and drawn in vain
             }
         }
-        $again = [];
+        $again = [[], []];
         $case = $this->case;
         foreach ([0, 1] as $round) {
             self::assertSame(0, self::command('case:pack', ['case' => basename($case), 'file' => $this->zip])[0]);

@@ -67,7 +67,8 @@ test('each drawing names what is inside it by its own number, so that two can st
     varies: [],
   };
   const motion = { ...flat, label: '2E', sweep } as never;
-  const [one, other] = [printed({ kind: 'speeds', motion }, 1), printed({ kind: 'speeds', motion }, 2)];
+  const logged = [{ from: 1200, seconds: 40 }];
+  const [one, other] = [printed({ kind: 'speeds', motion, logged }, 1), printed({ kind: 'speeds', motion, logged }, 2)];
   const names = (svg: string): string[] => [...svg.matchAll(/ id="([^"]+)"/g)].map((found) => found[1] ?? '');
   expect(names(one).length).toBeGreaterThan(0);
   expect(names(one).filter((name) => names(other).includes(name))).toEqual([]);
@@ -75,6 +76,7 @@ test('each drawing names what is inside it by its own number, so that two can st
   expect(one).not.toContain('#0F5A50');
   expect(one.match(/<svg/g)).toHaveLength(1);
   expect(one).toContain('>1000<');
+  expect(one).toContain('seconds in the log'); // asked of it, under what it can do
 });
 
 test('a line of evidence is as long on paper as on the screen: a factor of eight is half of 64', () => {

@@ -18,7 +18,7 @@ export type Wanted =
   | { kind: 'rule'; margin: MarginView; width: number; height: number }
   | { kind: 'chain'; chain: ChainView }
   | { kind: 'weight'; decibans: number; width: number; height: number }
-  | { kind: 'speeds'; motion: Schemas['MotionView'] }
+  | { kind: 'speeds'; motion: Schemas['MotionView']; logged: Schemas['LoggedBinView'][] }
   | { kind: 'piston'; piston: Schemas['PistonView']; label: string }
   | { kind: 'picture'; width: number; height: number; drawn: Measure[] };
 
@@ -58,7 +58,7 @@ function component(wanted: Wanted): ReactElement {
           sweep={wanted.motion.sweep}
           tried={[]}
           at={null}
-          logged={[]}
+          logged={wanted.logged}
           words={{ ...words.motion, logged: words.motion.loggedStrip }}
           label={words.motion.sweepOf(wanted.motion.label)}
         />
