@@ -144,6 +144,11 @@ final class FiguresTest extends AppTestCase
             }
         });
         self::assertGreaterThan(100, $compared);
+        $heads = $this->page->filterXPath('//div[@class="sheet"]//th')->each(static fn (Crawler $head): string => $head->text());
+        self::assertCount(
+            1, array_filter($heads, static fn (string $head): bool => str_starts_with($head, 'installed height')),
+            'a column that stands on two sheets is printed once',
+        );
     }
 
     /** @return list<Node> */

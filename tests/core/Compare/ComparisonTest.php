@@ -167,6 +167,16 @@ final class ComparisonTest extends TestCase
             self::assertEqualsWithDelta(120.0, $figure->difference->base, 1.0);
             self::assertStringContainsString(', swept', $figure->what);
         }
+        $longer = Example::pushrodEight()->records(EntryKind::Sweep, new Slot('loose-a', 'spring', 'sweep', 'outer'), [
+            'points' => array_map(static fn (int $i): array => [50 - 0.3 * $i, 900 + 9 * $i], range(0, 60)),
+            'heightUnit' => 'mm', 'loadUnit' => 'N', 'gauge' => Example::knowledge()->gauges['spring_tester']->toArray(),
+        ]);
+        $sample = static fn (Example $of): Sample => new Sample(
+            $of->bench(), Group::of($of->bench(), 'loose-a') ?? throw new \LogicException('No such spring.'),
+        );
+        self::assertSame(
+            [], Comparison::of(Example::knowledge(), $sample($example), $sample($longer))->figures, 'loads at other heights are not alike',
+        );
     }
 
     public function testSeveralStationsTogetherAreOneSide(): void

@@ -148,6 +148,10 @@ final class TrialTest extends TestCase
         self::assertNull(SpeedLimit::of($of($found, 'installed_height', -0.02)), 'a spring that is stronger has none');
         self::assertNull(SpeedLimit::of($of($found, 'lash', 0.004)));
 
+        $weak = Train::fill($example, 'A2-E1', '60', '110')->tests('A2-E1', 'lash', '0.008')->bench();
+        $first = SpeedLimit::of($of($weak, 'installed_height', 0.01));
+        self::assertSame('A2-E1', $first?->place, 'the valve that floats first, changed or not');
+
         $solved = $of(Bench::of($found->case, $found->sheets, Example::knowledge(), new SolvedAtOnce()), 'installed_height', 0.05);
         self::assertLessThan($limits[0], self::limit($solved, 'float_speed')->speed->base, 'a train that gives floats sooner');
         self::assertMatchesRegularExpression(
