@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace MuteTapper\App\Report;
 
-use Doctrine\ORM\EntityManagerInterface;
 use MuteTapper\App\Assessment\Assessments;
 use MuteTapper\App\Cause\Calls;
 use MuteTapper\App\Cause\LedgerPresenter;
@@ -12,30 +11,27 @@ use MuteTapper\App\Cause\LedgerView;
 use MuteTapper\App\Cause\Rankings;
 use MuteTapper\App\Cause\RuledOutView;
 use MuteTapper\App\Chain\Chains;
+use MuteTapper\App\Compare\MismatchView;
 use MuteTapper\App\Engine\EngineView;
 use MuteTapper\App\Engine\HeadPlanView;
 use MuteTapper\App\Motion\MotionLog;
 use MuteTapper\App\Paper\PaperMaker;
-use MuteTapper\App\Photograph\Measures;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
-use MuteTapper\App\Record\Photograph;
 use MuteTapper\App\Shared\Pdf;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\App\Shared\TaggedPdf;
-use MuteTapper\App\Sheet\MarginView;
 use MuteTapper\App\Teardown\TeardownPresenter;
 use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Assessment\Progress;
 use MuteTapper\Core\CaseFile\Call;
-use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\CaseFile\Step;
 use MuteTapper\Core\CaseFile\Story;
+use MuteTapper\Core\Compare\Mismatch;
+use MuteTapper\Core\Compare\Mismatches;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\HeadPlan;
 use MuteTapper\Core\Engine\Part;
-use MuteTapper\Core\Entry\Entry;
-use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Entry\Finding;
 use MuteTapper\Core\Verdict\Margin;
 use MuteTapper\Core\Verdict\Verdict;
@@ -57,8 +53,7 @@ final readonly class ReportMaker implements PaperMaker
         private Rankings $rankings,
         private Chains $chains,
         private Calls $calls,
-        private ReportPictures $pictures,
-        private EntityManagerInterface $entities,
+        private PhotographSection $photographs,
         private Environment $twig,
         private ClockInterface $clock,
         private Pdf $fonts,
@@ -139,7 +134,7 @@ final readonly class ReportMaker implements PaperMaker
                 ->isOutside() || $margin->verdict === Verdict::CannotTell || in_array($margin->place, $story->failed, true),
         );
         $before = $this->work->marginsBefore($tables);
-        $photographs = $this->photographs($case);
+        $photographs = $this->photographs->of($case);
         $motion = MotionSection::of($assessment, $story->failed, $this->logs);
         $ledgers = $for->shows(ReportSection::Ledgers) ? $this->ledgers($assessment, $call->causes ?? $ranking->leading) : [];
         $isDraft = $signed === null || !$signed->stands;
@@ -180,10 +175,16 @@ final readonly class ReportMaker implements PaperMaker
             'draft' => $isDraft ? self::DRAFT : null,
             ...$this->issues->of($record, $assessment, array_filter([$signed, ...$superseded])),
             'findings' => $this->findings($assessment),
-            'photographs' => $this->pictures($photographs, $drawn, $told),
+            'mismatches' => array_map(
+                static fn (Mismatch $one): MismatchView => MismatchView::of($one, $assessment->bench),
+                (new Mismatches($assessment->bench, $assessment->knowledge->questions))->all(),
+            ),
+            'photographs' => $this->photographs->shown($photographs, $drawn, static function (float $done) use ($told): void {
+                $told(self::SHARE_OF_PICTURES * $done);
+            }),
             'measurements' => $for->shows(ReportSection::Measurements) ? $tables->readings() : [],
             'margins' => $margins,
-            'undecided' => self::undecided($margins),
+            'undecided' => MarginSection::undecided($margins),
             'before' => $before,
             'school' => $case->settings->school,
             'work' => $this->work->of($record, $assessment, $tables),
@@ -191,28 +192,9 @@ final readonly class ReportMaker implements PaperMaker
             'for' => $for,
             'leftOut' => array_map(static fn (ReportSection $one): string => $one->value, $for->leftOut()),
             'gauges' => $for->shows(ReportSection::Gauges) ? $this->gauges->of($assessment) : [],
-            'limits' => $for->shows(ReportSection::Limits) ? self::limits($assessment, [...$margins, ...$before]) : [],
+            'limits' => $for->shows(ReportSection::Limits) ? MarginSection::limits($assessment, [...$margins, ...$before]) : [],
             'open' => $this->open($record, $assessment, $progress),
         ];
-    }
-
-    /**
-     * @param list<MarginView> $margins those that are printed
-     *
-     * @return list<array{title: string, words: string, school: string, source: string}> each limit once
-     */
-    private static function limits(Assessment $assessment, array $margins): array
-    {
-        $limits = [];
-        foreach ($margins as $margin) {
-            $known = $assessment->knowledge->limits->has($margin->quantity) ? $assessment->knowledge->limits->of($margin->quantity) : null;
-            $limits[$margin->quantity.' '.$margin->limitWords] ??= [
-                'title' => $known->title ?? $margin->title, 'words' => $margin->limitWords, 'school' => $margin->school,
-                'source' => $known->source ?? '',
-            ];
-        }
-
-        return array_values($limits);
     }
 
     /**
@@ -232,30 +214,6 @@ final readonly class ReportMaker implements PaperMaker
         }
 
         return $ledgers;
-    }
-
-    /**
-     * Margins of which nothing can be told, one line for each that is judged; why, where it is the same everywhere.
-     *
-     * @param list<MarginView> $margins
-     *
-     * @return list<array{title: string, limitWords: string, values: list<string>, sentence: string}>
-     */
-    private static function undecided(array $margins): array
-    {
-        $lines = [];
-        foreach ($margins as $margin) {
-            if ($margin->verdict === Verdict::CannotTell) {
-                $line = $lines[$margin->quantity] ?? ['values' => [], 'sentence' => $margin->sentence];
-                $lines[$margin->quantity] = [
-                    'title' => $margin->title, 'limitWords' => $margin->limitWords,
-                    'values' => [...$line['values'], trim($margin->label.' '.($margin->value->shown ?? ''))],
-                    'sentence' => $line['sentence'] === $margin->sentence ? $margin->sentence : '',
-                ];
-            }
-        }
-
-        return array_values($lines);
     }
 
     /**
@@ -296,54 +254,6 @@ final readonly class ReportMaker implements PaperMaker
             'state' => str_replace('_', ' ', $finding->state->value),
             'note' => $finding->note,
         ], $findings);
-    }
-
-    /**
-     * The photographs of a case, and what was drawn on each.
-     *
-     * @return list<array{sha256: string, stored: Photograph|null, drawing: Drawing|null, caption: string, state: string}>
-     */
-    private function photographs(CaseFile $case): array
-    {
-        $drawn = [];
-        foreach (Measures::of($case) as $measure) {
-            $drawn[$measure->sha256][] = $measure;
-        }
-
-        return array_map(function (Entry $entry) use ($drawn): array {
-            $data = $entry->node();
-            $sha256 = $data->get('sha256')->word();
-            $stored = $this->entities->find(Photograph::class, $sha256);
-
-            return [
-                'sha256' => $sha256,
-                'stored' => $stored,
-                'drawing' => $stored === null || !isset($drawn[$sha256])
-                    ? null
-                    : Drawing::picture($stored->width, $stored->height, $drawn[$sha256]),
-                'caption' => $data->maybe('caption')?->text() ?? '',
-                'state' => str_replace('_', ' ', $data->maybe('state')?->text() ?? ''),
-            ];
-        }, $case->log->standing(EntryKind::Photograph));
-    }
-
-    /**
-     * @param list<array{sha256: string, stored: Photograph|null, drawing: Drawing|null, caption: string, state: string}> $photographs
-     * @param array<string, string> $drawn SVG by SHA-256 of the photograph
-     * @param \Closure(float): void $progress
-     *
-     * @return list<array{address: string|null, caption: string, state: string, sha256: string}>
-     */
-    private function pictures(array $photographs, array $drawn, \Closure $progress): array
-    {
-        $shown = [];
-        foreach ($photographs as $i => ['sha256' => $sha256, 'stored' => $stored, 'caption' => $caption, 'state' => $state]) {
-            $progress(self::SHARE_OF_PICTURES * $i / count($photographs));
-            $address = $stored === null ? null : $this->pictures->dataAddress($stored, $drawn[$sha256] ?? null);
-            $shown[] = ['address' => $address, 'caption' => $caption, 'state' => $state, 'sha256' => $sha256];
-        }
-
-        return $shown;
     }
 
     /** @return list<string> what was not looked at or measured */

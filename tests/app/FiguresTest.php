@@ -54,6 +54,15 @@ final class FiguresTest extends AppTestCase
             }
         }
         self::assertGreaterThan(20, $printed);
+        $unlike = array_slice($this->rowsUnder('What does not match'), 1);
+        $told = Node::root($this->send('GET', $this->case.'/mismatches'))->items();
+        self::assertSame(count($told), count($unlike));
+        foreach ($told as $i => $one) {
+            self::assertStringContainsString($one->get('one')->get('shown')->text(), $unlike[$i][1]);
+            self::assertStringContainsString($one->get('other')->get('shown')->text(), $unlike[$i][2]);
+            self::assertSame($one->get('difference')->raw() === null ? '' : $one->get('difference')->get('shown')->text(), $unlike[$i][3]);
+        }
+        self::assertNotSame([], $told);
         // The screen has them from the same place, under the same names.
         $onScreen = [];
         foreach ($this->margins(Node::root(['sheets' => $this->sheets()])) as $margin) {
