@@ -18,7 +18,7 @@ use MuteTapper\App\Motion\MotionLog;
 use MuteTapper\App\Paper\PaperMaker;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
-use MuteTapper\App\Shared\Pdf;
+use MuteTapper\App\Shared\PrintFonts;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\App\Shared\TaggedPdf;
 use MuteTapper\App\Teardown\TeardownPresenter;
@@ -56,7 +56,7 @@ final readonly class ReportMaker implements PaperMaker
         private PhotographSection $photographs,
         private Environment $twig,
         private ClockInterface $clock,
-        private Pdf $fonts,
+        private PrintFonts $fonts,
         private TaggedPdf $pdf,
         private IssueSection $issues,
         private WorkSections $work,
@@ -149,7 +149,7 @@ final readonly class ReportMaker implements PaperMaker
         ]);
 
         return [
-            'fonts' => $this->fonts->fonts(),
+            'fonts' => $this->fonts->all(),
             'number' => $record->number,
             'name' => $record->name,
             'date' => $this->clock->now(),

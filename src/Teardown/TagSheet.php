@@ -8,6 +8,7 @@ use MuteTapper\App\Paper\PaperMaker;
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Shared\Pdf;
+use MuteTapper\App\Shared\PrintFonts;
 use MuteTapper\App\Shared\Problem;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Engine\Engine;
@@ -24,8 +25,13 @@ final readonly class TagSheet implements PaperMaker
     private const MOST = 200;
     private const SHARE_OF_CODES = 0.4;
 
-    public function __construct(private Cases $cases, private Pdf $pdf, private Environment $twig, private RequestStack $requests)
-    {
+    public function __construct(
+        private Cases $cases,
+        private Pdf $pdf,
+        private PrintFonts $fonts,
+        private Environment $twig,
+        private RequestStack $requests,
+    ) {
     }
 
     public function kind(): string
@@ -77,7 +83,7 @@ final readonly class TagSheet implements PaperMaker
             $progress(self::SHARE_OF_CODES * ($i + 1) / count($stations));
         }
 
-        return $this->pdf->of($this->twig->render('teardown/tags.html.twig', ['fonts' => $this->pdf->fonts(), 'tags' => $tags]));
+        return $this->pdf->of($this->twig->render('teardown/tags.html.twig', ['fonts' => $this->fonts->all(), 'tags' => $tags]));
     }
 
     /** Where a phone at the bench reaches this shop: told by what serves it, else as this browser reached it. */
