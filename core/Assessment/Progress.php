@@ -11,6 +11,7 @@ use MuteTapper\Core\Engine\Part;
 use MuteTapper\Core\Engine\Site;
 use MuteTapper\Core\Entry\EntryKind;
 use MuteTapper\Core\Remedy\Remedies;
+use MuteTapper\Core\Report\Issue;
 use MuteTapper\Core\Sheet\Sheets;
 use MuteTapper\Core\Teardown\PieceCount;
 
@@ -117,9 +118,24 @@ final readonly class Progress
             return new NextAct(Step::Cause, $this->called ? 'Sign the call' : 'Call the cause');
         }
 
-        return $this->remedies->taken() === []
-            ? new NextAct(Step::Remedy, $this->remedies->all === [] ? 'Try a remedy' : 'Take a remedy')
-            : new NextAct(Step::Report, 'Print the report');
+        if ($this->remedies->taken() === []) {
+            return new NextAct(Step::Remedy, $this->remedies->all === [] ? 'Try a remedy' : 'Take a remedy');
+        }
+
+        return Issue::last($this->case->log) === null || $this->isBack()
+            ? new NextAct(Step::Report, 'Print the report')
+            : new NextAct(Step::Remedy, $this->ticked() === 0 ? 'Begin the reassembly' : 'Go on with the reassembly');
+    }
+
+    /** Lines of the reassembly that are ticked or left out. */
+    private function ticked(): int
+    {
+        return count($this->case->log->standing(EntryKind::Line));
+    }
+
+    private function isBack(): bool
+    {
+        return $this->case->log->standing(EntryKind::Outcome) !== [];
     }
 
     /** @return list<StepProgress> the steps that can be counted */
@@ -142,16 +158,26 @@ final readonly class Progress
                 $this->signed ? 'signed' : ($this->called ? 'not signed' : 'no call yet'),
             ),
             $this->remedy(),
-            new StepProgress(Step::Report, $this->signed ? 1 : 0, ''),
+            $this->report(),
         ];
+    }
+
+    private function report(): StepProgress
+    {
+        $last = Issue::last($this->case->log);
+
+        return new StepProgress(
+            Step::Report, $last !== null ? 1 : ($this->signed ? 0.5 : 0.0),
+            $last === null ? '' : sprintf('report %d given out', Issue::number($last)),
+        );
     }
 
     /** A remedy is thought of, taken, and built: how much of the plan is ticked only the plan itself knows. */
     private function remedy(): StepProgress
     {
         $taken = $this->remedies->taken();
-        $ticked = count($this->case->log->standing(EntryKind::Line));
-        $back = $this->case->log->standing(EntryKind::Outcome) !== [];
+        $ticked = $this->ticked();
+        $back = $this->isBack();
 
         return new StepProgress(Step::Remedy, match (true) {
             $back => 1.0,

@@ -21,7 +21,7 @@ final readonly class Papers
 
     public function __construct(
         private string $dataFolder,
-        private string $coreHash,
+        private string $paperHash,
         private EntityManagerInterface $entities,
         private Writing $writing,
         private MessageBusInterface $bus,
@@ -40,7 +40,7 @@ final readonly class Papers
             $now = $this->clock->now();
             $this->forgetOld($now);
             $id = hash('sha256', json_encode(
-                [$case->id, $case->revision, $kind, $options, $this->coreHash, $now->format('Y-m-d')], \JSON_THROW_ON_ERROR,
+                [$case->id, $case->revision, $kind, $options, $this->paperHash, $now->format('Y-m-d')], \JSON_THROW_ON_ERROR,
             ));
             $paper = $this->entities->find(Paper::class, $id);
             if ($paper !== null && in_array($paper->state, [PaperState::Waiting, PaperState::Making, PaperState::Ready], true)) {

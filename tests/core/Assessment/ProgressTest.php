@@ -18,6 +18,7 @@ use MuteTapper\Core\Reassembly\LineRecord;
 use MuteTapper\Core\Reassembly\Outcome;
 use MuteTapper\Core\Remedy\Remedy;
 use MuteTapper\Core\Remedy\Taken;
+use MuteTapper\Core\Report\Issue;
 use MuteTapper\Core\Teardown\Pieces;
 use MuteTapper\Tests\Core\Example;
 use PHPUnit\Framework\TestCase;
@@ -72,7 +73,7 @@ final class ProgressTest extends TestCase
         );
     }
 
-    /** A signed call leads to a remedy, and a remedy that is taken to the report. */
+    /** A signed call leads to a remedy, one that is taken to the report, and a report that was given out to the reassembly. */
     public function testAfterTheCallComesTheRemedy(): void
     {
         $example = Example::pushrodEight();
@@ -94,6 +95,10 @@ final class ProgressTest extends TestCase
         self::assertSame(['Print the report', 'taken'], $left($example));
         $example->records(EntryKind::Line, LineRecord::slot('A1-E1', 'spring_in'), ['state' => 'ticked']);
         self::assertSame(['Print the report', '1 line ticked'], $left($example));
+        $example->records(EntryKind::Issue, Issue::slot('1') ?? self::fail(), ['whom' => 'owner']);
+        self::assertSame(['Go on with the reassembly', '1 line ticked'], $left($example));
+        $steps = self::progress($example, 'It stopped.', [], true, true)->steps();
+        self::assertSame([Step::Report, 1.0, 'report 1 given out'], [end($steps)->step, end($steps)->done, end($steps)->left]);
         $example->records(
             EntryKind::Outcome, Outcome::slot('2026-12-20') ?? self::fail(), ['amount' => 1, 'symptom' => 'gone'],
         );
