@@ -110,7 +110,7 @@ final class ChainTest extends AppTestCase
         self::assertStringContainsString('Chain of damage', $html);
         self::assertStringContainsString('dropped on the floor', $html);
         self::assertStringContainsString($this->events()['coil_bind']->get('sentence')->word(1000), html_entity_decode($html));
-        preg_match('#<img src="data:image/svg\+xml;base64,([^"]+)" alt="Chain of damage"#', $html, $found);
+        preg_match('#<img src="data:image/svg\+xml;base64,([^"]+)" alt="Chain of damage, told in sentences below"#', $html, $found);
         $svg = (string) base64_decode($found[1] ?? '', true);
         self::assertStringContainsString('Spring goes solid', $svg);
         self::assertStringContainsString('first event', $svg);

@@ -113,6 +113,7 @@ test('a report for an insurer and for a customer from one case with forty photog
   expect((await request.post(`${shop()}/api/cases/${id}/call/signature`, signed)).status()).toBe(200);
   await page.goto(`${shop()}/case/${id}/report`);
   await page.getByLabel('given to').fill('Made-up insurance');
+  await expect(page.getByRole('button', { name: 'Note that report 1 is given out' })).toBeEnabled();
   await page.getByLabel('given to').press('Enter');
   await saved(page);
   await expect(page.getByText(/Report 1 was given out on .* by R\. Test to Made-up insurance/)).toBeVisible();
