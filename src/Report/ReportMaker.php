@@ -42,10 +42,6 @@ use Twig\Environment;
 final readonly class ReportMaker implements PaperMaker
 {
     private const SHARE_OF_PICTURES = 0.6;
-    /** Lies under every page until the call is signed. */
-    private const DRAFT = 'data:image/svg+xml,%3Csvg xmlns=%22http://www.w3.org/2000/svg%22 width=%22640%22 height=%22360%22%3E%3Ctext x='
-        .'%22320%22 y=%22190%22 transform=%22rotate(-24 320 180)%22 font-family=%22Sofia Sans Condensed%22 font-size=%2284%22 '
-        .'text-anchor=%22middle%22 fill=%22%23E3E8E4%22%3EDraft, not signed%3C/text%3E%3C/svg%3E';
 
     public function __construct(
         private Cases $cases,
@@ -137,7 +133,6 @@ final readonly class ReportMaker implements PaperMaker
         $photographs = $this->photographs->of($case);
         $motion = MotionSection::of($assessment, $story->failed, $this->logs);
         $ledgers = $for->shows(ReportSection::Ledgers) ? $this->ledgers($assessment, $call->causes ?? $ranking->leading) : [];
-        $isDraft = $signed === null || !$signed->stands;
         $drawn = $this->drawings->of([
             'plan' => Drawing::plan(HeadPlanView::of(HeadPlan::of($case->engine)), $progress->worst(), $story->failed),
             ...$chain->events === [] ? [] : ['chain' => Drawing::chain($chain)],
@@ -172,7 +167,7 @@ final readonly class ReportMaker implements PaperMaker
             'chain' => $chain,
             'ledgers' => $ledgers,
             'motion' => $motion,
-            'draft' => $isDraft ? self::DRAFT : null,
+            'isDraft' => $signed === null || !$signed->stands,
             ...$this->issues->of($record, $assessment, array_filter([$signed, ...$superseded])),
             'findings' => $this->findings($assessment),
             'mismatches' => array_map(
