@@ -86,7 +86,14 @@ final class Adjustments
                 self::CUT.': a wider relief comes nearer to the edge of the crown.',
             ),
             new Adjustment('gasket_thickness', 'piston'),
-            new Adjustment('highest_speed', 'running', label: 'limiter: the highest speed it can reach'),
+            new Adjustment('highest_speed', 'running', label: 'limiter: the highest speed it can reach', kinds: [
+                new AdjustmentKind('fuel', 'cuts the fuel', 'a fuel cut leans the last charges before it is dry'),
+                new AdjustmentKind(
+                    'ignition', 'cuts the ignition',
+                    'an ignition cut sends charge into the exhaust that burns there and presses on the valves: see the seat load left',
+                ),
+                new AdjustmentKind('throttle', 'closes the throttle', 'a throttle closes late: the engine overshoots'),
+            ]),
             new Adjustment('port_pressure', 'running', label: 'ceiling of boost or exhaust pressure in the port'),
             new Adjustment('oil_viscosity_100', 'running'),
             new Adjustment('oil_viscosity_40', 'running'),

@@ -85,6 +85,7 @@ final readonly class Remedy
     {
         $node = Node::root($this->change);
         foreach ($node->items() as $one) {
+            self::kind($one);
             $site = $one->has('part')
                 ? $one->get('part')->choice(Part::class)->site()
                 : ($sheets->values[$one->get('name')->word()] ?? null)?->site;
@@ -101,6 +102,20 @@ final readonly class Remedy
         }
 
         return Change::fromNode($node, $engine, $sheets);
+    }
+
+    /**
+     * The way in which a change is made, where it has several.
+     *
+     * @throws BadDocument where there is no such way
+     */
+    public static function kind(Node $change): ?AdjustmentKind
+    {
+        $code = $change->maybe('kind')?->word();
+
+        return $code === null ? null : Adjustments::named($change->maybe('name')?->word() ?? '')?->kind($code) ?? throw BadDocument::at(
+            $change->pointer.'/kind', sprintf('it is not done in a way that is called “%s”.', $code),
+        );
     }
 
     /** @return array<string, mixed> in the shape that fromNode reads */

@@ -15,6 +15,7 @@ final readonly class AdjustmentView
      * @param string $of what it belongs to
      * @param list<string> $indexes where one place has several of it, which
      * @param string|null $lasting what can no longer be fitted once it is done
+     * @param list<AdjustmentKindView> $kinds ways to do it; none where there is but one
      */
     public function __construct(
         public string $name,
@@ -24,6 +25,7 @@ final readonly class AdjustmentView
         public Site $site,
         public array $indexes,
         public ?string $lasting,
+        public array $kinds,
     ) {
     }
 }

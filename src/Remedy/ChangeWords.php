@@ -46,6 +46,8 @@ final readonly class ChangeWords
         $index = $one->maybe('index')?->word() ?? '';
         $index = $index === '' ? '' : ' '.($this->found->case->engine->placeLabel($index) ?? $index);
 
+        $kind = Adjustments::named($name)?->kind($one->maybe('kind')?->word() ?? '');
+        $shown .= $kind === null ? '' : ', '.$kind->label;
         $shown .= $isBy && $name === self::SHIMS && $number > 0 ? $this->pack($number * ($unit?->baseFactor() ?? 0.0)) : '';
         $label = Adjustments::named($name)->label ?? $value->column->label ?? $value->title ?? $name;
 

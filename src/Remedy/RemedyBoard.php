@@ -73,7 +73,7 @@ final readonly class RemedyBoard
             $remedy->id, self::LETTERS[$i % strlen(self::LETTERS)], $remedy->name, $remedy->words, $remedy->kind, $remedy->kind->words(),
             $remedy->hours, $remedy->waitDays, $remedy->until, $remedy->tellTales, $isTaken,
             array_map(static fn (array $one): ChangeLineView => $words->line(Node::root($one)), $remedy->change),
-            $told['better'], $told['worse'], $told['outside'],
+            $told['better'], [...$told['worse'], ...$problem === null ? self::drawbacks($remedy) : []], $told['outside'],
             array_map(static fn (Column $column): string => $column->label, $trial?->toMeasureAgain() ?? []),
             array_values(array_unique(array_filter(array_map(
                 static fn (array $one): string => Adjustments::named(is_string($one['name'] ?? null) ? $one['name'] : '')->lasting ?? '',
@@ -81,6 +81,14 @@ final readonly class RemedyBoard
             ), static fn (string $lasting): bool => $lasting !== ''))),
             $trial === null ? '' : (string) SpeedLimit::of($trial)?->words($trial->found->case), $problem,
         );
+    }
+
+    /** @return list<string> what the ways in which it is done bring with them */
+    private static function drawbacks(Remedy $remedy): array
+    {
+        $drawbacks = array_map(static fn (array $one): string => Remedy::kind(Node::root($one))->drawback ?? '', $remedy->change);
+
+        return array_values(array_unique(array_diff($drawbacks, [''])));
     }
 
     /** @return array{better: list<string>, worse: list<string>, outside: list<string>} */
@@ -131,7 +139,7 @@ final readonly class RemedyBoard
             $one->name, $one->label ?? $value->column->label ?? $value->title, $one->of,
             $found->case->settings->units->unitOf($value->dimension)->value, $value->site,
             array_values(array_filter(array_map($value->index->join(...), $value->index->all($found->case->engine)), is_string(...))),
-            $one->lasting,
+            $one->lasting, array_map(AdjustmentKindView::of(...), $one->kinds),
         );
     }
 }

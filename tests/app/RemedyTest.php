@@ -128,6 +128,22 @@ final class RemedyTest extends AppTestCase
     }
 
     /** A trial may remove it: beside what only holds it counts. */
+    /** What a limiter cuts is said with its figure, and what that brings with it; it moves no margin. */
+    public function testALimiterIsOfAKind(): void
+    {
+        $limiter = static fn (string $kind): array => [
+            ['places' => ['engine'], 'name' => 'highest_speed', 'kind' => $kind, 'to' => ['number' => 6800, 'unit' => '1/min']],
+        ];
+        $this->remedy('a', 'Limiter', $limiter('ignition'));
+        $told = $this->get('/remedies')->get('remedies')->items()[0];
+        self::assertSame('6800 1/min, cuts the ignition', $told->get('changes')->items()[0]->get('to')->text());
+        self::assertStringContainsString('burns there and presses on the valves', implode('; ', $told->get('worse')->words()));
+        $refused = $this->send('POST', $this->case.'/entries', self::entry(
+            'remedy', ['engine', 'remedy', 'alternative', 'b'], ['name' => 'No', 'remedyKind' => 'cure', 'change' => $limiter('hope')],
+        ), 422);
+        self::assertStringContainsString('called “hope”', self::at($refused, 'reason')->text());
+    }
+
     public function testATrialBesideAContainmentIsNotNothing(): void
     {
         $this->remedy('t', 'Other springs', [], ['remedyKind' => 'trial']);

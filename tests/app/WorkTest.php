@@ -83,6 +83,12 @@ final class WorkTest extends AppTestCase
             'name' => 'Shim the exhausts', 'remedyKind' => 'trial', 'hours' => 2.5,
             'change' => [['places' => ['A1-E1', 'A2-E1'], 'name' => 'shim_stack', 'by' => ['number' => 0.03, 'unit' => 'in']]],
         ]];
+        yield 'a limiter that cuts the fuel' => ['remedy', ['engine', 'remedy', 'alternative', 'r2'], [
+            'name' => 'Lower limiter', 'remedyKind' => 'containment', 'until' => 'springs',
+            'change' => [
+                ['places' => ['engine'], 'name' => 'highest_speed', 'kind' => 'fuel', 'to' => ['number' => 6800, 'unit' => '1/min']],
+            ],
+        ]];
         yield 'what is taken' => ['taken', ['engine', 'remedy', 'taken'], ['remedies' => ['r1']]];
         yield 'a part that stays' => ['reuse', ['A1-E1', 'valve', 'reuse'], ['decision' => 'keep', 'words' => 'looked at, sound']];
         yield 'all others of a part' => ['reuse', ['engine', 'spring', 'reuse'], ['decision' => 'replace']];

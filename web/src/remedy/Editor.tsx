@@ -145,8 +145,10 @@ function changeWords(one: Change, adjustments: readonly Adjustment[], parts: rea
   if ('part' in one) return `${one.part}, ${where}: ${parts.find((part) => part.from === one.from)?.name ?? one.from}`;
   const figure = 'to' in one ? one.to : one.by;
   const sign = 'by' in one && figure.number > 0 ? '+' : '';
-  const name = adjustments.find((adjustment) => adjustment.name === one.name)?.label ?? one.name;
-  return `${name}${one.index === undefined ? '' : ` ${one.index}`}, ${where}: ${sign}${figure.number}${figure.unit === '1' ? '' : ` ${figure.unit}`}`;
+  const adjustment = adjustments.find((other) => other.name === one.name);
+  const name = `${adjustment?.label ?? one.name}${one.index === undefined ? '' : ` ${one.index}`}`;
+  const way = one.kind === undefined ? '' : `, ${adjustment?.kinds.find((kind) => kind.code === one.kind)?.label ?? one.kind}`;
+  return `${name}, ${where}: ${sign}${figure.number}${figure.unit === '1' ? '' : ` ${figure.unit}`}${way}`;
 }
 
 function AddChange({ adjustments, parts, onAdd }: Pick<Props, 'adjustments' | 'parts'> & { onAdd: (change: Change) => void }) {
@@ -160,6 +162,7 @@ function AddChange({ adjustments, parts, onAdd }: Pick<Props, 'adjustments' | 'p
   const [figure, setFigure] = useState('');
   const [from, setFrom] = useState<string | null>(null);
   const [index, setIndex] = useState<string | null>(null);
+  const [kind, setKind] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const adjustment = adjustments.find((one) => one.name === what);
   const whole = what.startsWith(WHOLE) ? what.slice(WHOLE.length) : null;
@@ -183,7 +186,10 @@ function AddChange({ adjustments, parts, onAdd }: Pick<Props, 'adjustments' | 'p
       return;
     }
     const value = { number, unit: adjustment.unit };
-    const under = adjustment.indexes.length === 0 ? {} : { index: index ?? adjustment.indexes[0] ?? '' };
+    const under = {
+      ...(adjustment.indexes.length === 0 ? {} : { index: index ?? adjustment.indexes[0] ?? '' }),
+      ...(adjustment.kinds.length === 0 || kind === null ? {} : { kind }),
+    };
     onAdd({ places: [...places], name: adjustment.name, ...under, ...(how === 'by' ? { by: value } : { to: value }) });
     setFigure('');
     setWrong(null);
@@ -196,6 +202,7 @@ function AddChange({ adjustments, parts, onAdd }: Pick<Props, 'adjustments' | 'p
         width={250}
         onChange={(next) => {
           setWhat(next);
+          setKind(null);
           setWrong(null);
         }}
         options={[
@@ -219,6 +226,15 @@ function AddChange({ adjustments, parts, onAdd }: Pick<Props, 'adjustments' | 'p
           width={110}
           onChange={setIndex}
           options={adjustment.indexes.map((value) => ({ value, label: value }))}
+        />
+      )}
+      {adjustment !== undefined && adjustment.kinds.length > 0 && (
+        <Choice
+          label={f.way}
+          value={kind ?? ''}
+          width={170}
+          onChange={(code) => setKind(code === '' ? null : code)}
+          options={[{ value: '', label: f.anyWay }, ...adjustment.kinds.map((one) => ({ value: one.code, label: one.label }))]}
         />
       )}
       {whole === null ? (

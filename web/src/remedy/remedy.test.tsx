@@ -79,9 +79,27 @@ const limiter = remedy('c', 'C', 'Limiter', {
   worse: [],
 });
 const adjustments = [
-  { name: 'shim_stack', label: 'shims', of: 'spring seat', unit: 'in', site: 'station', indexes: [], lasting: null },
-  { name: 'guide_cut', label: 'guide cut', of: 'guide', unit: 'in', site: 'station', indexes: [], lasting: 'Metal does not come back.' },
-  { name: 'highest_speed', label: 'limiter', of: 'running', unit: '1/min', site: 'engine', indexes: [], lasting: null },
+  { name: 'shim_stack', label: 'shims', of: 'spring seat', unit: 'in', site: 'station', indexes: [], lasting: null, kinds: [] },
+  {
+    name: 'guide_cut',
+    label: 'guide cut',
+    of: 'guide',
+    unit: 'in',
+    site: 'station',
+    indexes: [],
+    lasting: 'Metal does not come back.',
+    kinds: [],
+  },
+  {
+    name: 'highest_speed',
+    label: 'limiter',
+    of: 'running',
+    unit: '1/min',
+    site: 'engine',
+    indexes: [],
+    lasting: null,
+    kinds: [{ code: 'ignition', label: 'cuts the ignition' }],
+  },
 ];
 const board = (remedies: object[], more: object = {}) =>
   ({
@@ -180,6 +198,33 @@ test('a remedy is written with what it changes; a figure that is none is named',
     remedyKind: 'cure',
     change: [{ places: ['A1-E1', 'A1-I1', 'A2-E1', 'A2-I1'], name: 'shim_stack', by: { number: 0.03, unit: 'in' } }],
   });
+});
+
+test('a limiter is set with what it cuts', async () => {
+  const { user, sent } = openCase(<Remedy />, { get: get(board([])), at: 'remedy/remedies' });
+  await user.click(await screen.findByRole('button', { name: words.remedy.add }));
+  const dialog = await screen.findByRole('dialog');
+  const f = words.remedy.form;
+  await user.type(within(dialog).getByLabelText(f.name), 'Lower limiter');
+  const choose = async (label: string, text: string): Promise<void> => {
+    await user.click(within(dialog).getByRole('combobox', { name: label }));
+    const option = (): Element | undefined =>
+      [...document.querySelectorAll('.ant-select-dropdown .ant-select-item-option')].find((one) => one.textContent === text);
+    await waitFor(() => expect(option()).toBeDefined());
+    await user.click(option() as Element);
+  };
+  expect(within(dialog).queryByRole('combobox', { name: f.way })).toBeNull();
+  await choose(f.what, 'running: limiter');
+  await choose(f.way, 'cuts the ignition');
+  await choose(f.how, f.hows.to);
+  await user.type(within(dialog).getByLabelText(f.figure), '6800{Enter}');
+  expect(within(dialog).getByText('limiter, engine: 6800 1/min, cuts the ignition')).toBeVisible();
+  await user.click(within(dialog).getByRole('button', { name: f.keep }));
+  await waitFor(() =>
+    expect(sent[0].data?.change).toEqual([
+      { places: ['engine'], name: 'highest_speed', kind: 'ignition', to: { number: 6800, unit: '1/min' } },
+    ]),
+  );
 });
 
 test('what only holds needs what ends it', async () => {

@@ -1205,6 +1205,8 @@ export const words = {
       figure: 'Figure',
       from: 'Taken from',
       which: 'Which',
+      way: 'In which way',
+      anyWay: 'in any way',
       everywhere: 'all valves',
       addChange: 'Add this change',
       drop: (what: string): string => `Leave out: ${what}`,

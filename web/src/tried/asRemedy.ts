@@ -4,8 +4,8 @@ import { words } from '../shared/messages';
 
 /** A change as it is written. */
 export type Change =
-  | { places: string[]; name: string; index?: string; to: Figure }
-  | { places: string[]; name: string; index?: string; by: Figure }
+  | { places: string[]; name: string; index?: string; kind?: string; to: Figure }
+  | { places: string[]; name: string; index?: string; kind?: string; by: Figure }
   | { places: string[]; part: string; from: string };
 interface Figure {
   number: number;
