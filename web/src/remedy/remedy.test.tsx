@@ -221,7 +221,7 @@ test('a limiter is set with what it cuts', async () => {
   expect(within(dialog).getByText('limiter, engine: 6800 1/min, cuts the ignition')).toBeVisible();
   await user.click(within(dialog).getByRole('button', { name: f.keep }));
   await waitFor(() =>
-    expect(sent[0].data?.change).toEqual([
+    expect(sent[0]?.data.change).toEqual([
       { places: ['engine'], name: 'highest_speed', kind: 'ignition', to: { number: 6800, unit: '1/min' } },
     ]),
   );
