@@ -15,6 +15,7 @@ use MuteTapper\Core\Entry\NotMeasurable;
 use MuteTapper\Core\Entry\Reading;
 use MuteTapper\Core\Knowledge\Knowledge;
 use MuteTapper\Core\Sheet\Bench;
+use MuteTapper\Core\Teardown\Custody;
 
 /** What was recorded, mended or taken back after a report was given out: slot by slot, as it was and as it is. */
 final readonly class ChangedSince
@@ -107,9 +108,7 @@ final readonly class ChangedSince
                 EntryKind::Finding => $this->finding(Finding::of($entry)),
                 EntryKind::Answer => $this->answer($entry),
                 EntryKind::Photograph => $entry->node()->maybe('caption')?->text() ?? '',
-                EntryKind::Custody => implode(', ', array_filter([
-                    $entry->node()->get('where')->text(), $entry->node()->maybe('whom')?->text() ?? '',
-                ], static fn (string $word): bool => $word !== '')),
+                EntryKind::Custody => Custody::fromNode($entry->node())->words(),
                 EntryKind::Remedy => $entry->node()->get('name')->text(),
                 default => '',
             };

@@ -65,6 +65,12 @@ final readonly class Custody
         return new Slot($place, $part->value, self::ITEM);
     }
 
+    /** Where it is, and with whom. */
+    public function words(): string
+    {
+        return $this->where->label().($this->whom === '' ? '' : ', '.$this->whom);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

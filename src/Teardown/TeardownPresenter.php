@@ -113,7 +113,7 @@ final readonly class TeardownPresenter
                 $custody->until?->format('Y-m-d'), $custody->isDestroyed, $custody->invited, $custody->note,
                 $entry->by, $entry->at->format(\DATE_ATOM), $case->log->headOf($entry->slot)?->id === $entry->id,
             );
-            $last[$entry->slot->key()] = $custody->where->label().($custody->whom === '' ? '' : ', '.$custody->whom);
+            $last[$entry->slot->key()] = $custody->words();
         }
 
         return array_reverse($moves);

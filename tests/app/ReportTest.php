@@ -153,11 +153,15 @@ final class ReportTest extends AppTestCase
         $this->send('POST', "/api/cases/$case/entries", $again(
             $bind, self::entry('withdrawal', ['A1-E1', 'spring', 'bind_height', 'outer'], []),
         ), 201);
+        $this->send('POST', "/api/cases/$case/entries", self::entry(
+            'custody', ['A1-E1', 'spring', 'custody'], ['where' => 'laboratory', 'whom' => 'Made-up lab'],
+        ), 201);
         $call = ['causes' => ['spring_weak'], 'words' => 'It has set.', 'confidence' => 85, 'by' => 'R. Test'];
         $this->send('PUT', "/api/cases/$case/call", $call, 200, ['If-Match' => '"1"']);
         $this->send('POST', "/api/cases/$case/call/signature", ['by' => 'R. Test'], 200, ['If-Match' => '"2"']);
         $page = $this->page($case, 'customer');
         foreach ([
+            'Hand-over of the spring at 1E: at the laboratory, Made-up lab, new.',
             'Failure report 2, case 0001', 'takes the place of report 1 of', 'to Made-up garage.',
             'Installed height at 1E: 1.735 in, was 1.720 in.', 'Installed height at 2E: 1.800 in, new.',
             'Bind height at 1E, outer: taken back, it was 1.150 in.', 'The call was signed anew by R. Test:', '85 % sure.',
