@@ -2,6 +2,7 @@ import { scaleLinear } from '@visx/scale';
 import { LinePath } from '@visx/shape';
 import type { Schemas } from '../shared/api';
 import { CommonAxis, Strip } from './Chart';
+import { Cursor, signed, type Readout } from './Cursor';
 import { TRIED_DASHES } from './fills';
 
 type Lobe = Schemas['LiftCurveView'];
@@ -28,6 +29,11 @@ export function LiftChart({ lobe, tried, measured, at, onAt, unit, words, label 
   const x = scaleLinear<number>({ domain: [lobe.first, lobe.first + lobe.lift.length - 1], range: [LEFT, RIGHT] });
   const units = { lift: unit, velocity: `${unit}/°`, acceleration: `${unit}/°²`, jerk: `${unit}/°³` };
   const foot = TOPS.jerk[1];
+  const scaleOf = (of: (typeof OF)[number]) => {
+    const all = [...lobe[of], ...tried.flatMap((one) => one.lobe[of])];
+    return scaleLinear<number>({ domain: [Math.min(0, ...all), Math.max(...all)], range: [TOPS[of][1], TOPS[of][0]] });
+  };
+  const scales = { lift: scaleOf('lift'), velocity: scaleOf('velocity'), acceleration: scaleOf('acceleration'), jerk: scaleOf('jerk') };
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${foot + 40}`}
@@ -41,11 +47,10 @@ export function LiftChart({ lobe, tried, measured, at, onAt, unit, words, label 
       }}
     >
       {OF.map((of) => {
-        const all = [...lobe[of], ...tried.flatMap((one) => one.lobe[of])];
-        const y = scaleLinear<number>({ domain: [Math.min(0, ...all), Math.max(...all)], range: [TOPS[of][1], TOPS[of][0]] });
+        const y = scales[of];
         return (
           <g key={of}>
-            <Strip x={x} y={y} name={`${words[of]}, ${units[of]}`} reading={reading(lobe, of, at)}>
+            <Strip x={x} y={y} name={`${words[of]}, ${units[of]}`}>
               <path d={`M${LEFT} ${y(0)}H${RIGHT}`} stroke="var(--ink3)" />
               <Curve lobe={lobe} of={of} x={x} y={y} />
               {tried.map((one, i) => (
@@ -59,7 +64,18 @@ export function LiftChart({ lobe, tried, measured, at, onAt, unit, words, label 
           </g>
         );
       })}
-      <path d={`M${x(at)} 18V${foot}M${x(at) - 5} 8h10l-5 10Z`} stroke="var(--enamel)" strokeWidth="1.6" fill="var(--enamel)" />
+      <Cursor
+        x={x(at)}
+        top={18}
+        foot={foot}
+        readout={readout(lobe, tried[0]?.lobe, at, words)}
+        rooms={OF.map((of) => ({ left: LEFT, right: RIGHT, top: TOPS[of][0], foot: TOPS[of][1] }))}
+        curves={OF.flatMap((of) =>
+          [lobe, ...tried.map((one) => one.lobe)].flatMap((one) =>
+            one[of].map((value, i) => [x(one.first + i), scales[of](value)] as const),
+          ),
+        )}
+      />
       <CommonAxis x={x} top={foot} format={(value) => String(value)} />
       <text x={RIGHT} y={foot + 34} textAnchor="end" className="axis name">
         {words.degrees}
@@ -89,8 +105,20 @@ const Curve = ({ lobe, of, x, y, tried }: CurveProps) => (
   />
 );
 
-/** What a curve is under the cursor, with digits enough to tell it from its neighbours. */
-export function reading(lobe: Lobe, of: (typeof OF)[number], at: number): string {
-  const value = lobe[of][Math.round(at) - lobe.first];
-  return value === undefined ? '' : value.toFixed(of === 'lift' ? 4 : 6).replace('-', '−');
+/** What each curve is under the cursor, with digits enough to tell it from its neighbours, and by how much the first tried differs. */
+export function readout(lobe: Lobe, tried: Lobe | undefined, at: number, words: Record<(typeof OF)[number], string>): Readout {
+  const rows = OF.flatMap((of) => {
+    const value = lobe[of][at - lobe.first];
+    if (value === undefined) return [];
+    const decimals = of === 'lift' ? 4 : 6;
+    const other = tried?.[of][at - tried.first];
+    return [
+      {
+        name: words[of],
+        value: value.toFixed(decimals).replace('-', '−'),
+        difference: other === undefined ? undefined : signed(other - value, decimals),
+      },
+    ];
+  });
+  return { head: `${String(at).replace('-', '−')}°`, rows };
 }

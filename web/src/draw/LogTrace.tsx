@@ -2,6 +2,7 @@ import { scaleLinear } from '@visx/scale';
 import { Area, LinePath } from '@visx/shape';
 import type { Schemas } from '../shared/api';
 import { CommonAxis, Strip } from './Chart';
+import { Cursor, type Point } from './Cursor';
 import { Hatch } from './Hatch';
 
 type Trace = Schemas['LogTraceView'];
@@ -50,7 +51,7 @@ export function LogTrace({ trace, levels, unitForce, at, onAt, words, label }: P
         onAt(x.invert(((event.clientX - box.left) / box.width) * WIDTH));
       }}
     >
-      <Strip x={x} y={y} name={words.speed} reading={high[cursor]?.toFixed(0)}>
+      <Strip x={x} y={y} name={words.speed}>
         {levels
           .filter((one) => one.isLead)
           .map((one) => (
@@ -80,7 +81,7 @@ export function LogTrace({ trace, levels, unitForce, at, onAt, words, label }: P
         </text>
       ))}
       {known.length > 0 && (
-        <Strip x={x} y={l} name={`${words.left}, ${unitForce}`} reading={left[cursor]?.toFixed(0).replace('-', '−')}>
+        <Strip x={x} y={l} name={`${words.left}, ${unitForce}`}>
           <Hatch x={LEFT} y={l(0)} width={RIGHT - LEFT} height={LEFT_FOOT - l(0)} opacity={0.4} />
           <path d={`M${LEFT} ${l(0)}H${RIGHT}`} stroke="var(--lead)" strokeWidth="1.4" />
           <LinePath
@@ -94,11 +95,27 @@ export function LogTrace({ trace, levels, unitForce, at, onAt, words, label }: P
           />
         </Strip>
       )}
-      <path
-        d={`M${x(times[cursor] ?? 0)} 12V${foot}M${x(times[cursor] ?? 0) - 5} 4h10l-5 10Z`}
-        stroke="var(--enamel)"
-        strokeWidth="1.6"
-        fill="var(--enamel)"
+      <Cursor
+        x={x(times[cursor] ?? 0)}
+        top={14}
+        foot={foot}
+        readout={{
+          head: `${times[cursor] ?? 0} s`,
+          rows: [
+            { name: words.speed, value: high[cursor]?.toFixed(0) ?? '–' },
+            ...(known.length > 0
+              ? [{ name: `${words.left}, ${unitForce}`, value: left[cursor]?.toFixed(0).replace('-', '−') ?? '–' }]
+              : []),
+          ],
+        }}
+        rooms={[
+          { left: LEFT, right: RIGHT, top: TOP, foot: FOOT },
+          ...(known.length > 0 ? [{ left: LEFT, right: RIGHT, top: LEFT_TOP, foot: LEFT_FOOT }] : []),
+        ]}
+        curves={[
+          ...times.map((time, i): Point => [x(time), y(high[i] ?? 0)]),
+          ...left.flatMap((one, i): Point[] => (one === null ? [] : [[x(times[i] ?? 0), l(one)]])),
+        ]}
       />
       <CommonAxis x={x} top={foot} format={(value) => String(value)} />
       <text x={RIGHT} y={foot + 34} textAnchor="end" className="axis name">

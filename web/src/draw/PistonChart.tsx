@@ -2,6 +2,8 @@ import { scaleLinear } from '@visx/scale';
 import { LinePath } from '@visx/shape';
 import type { Schemas } from '../shared/api';
 import { CommonAxis, Strip } from './Chart';
+import { Cursor, type Point, type Readout } from './Cursor';
+import { TRIED_DASHES } from './fills';
 import { Hatch } from './Hatch';
 
 type Piston = Schemas['PistonView'];
@@ -9,20 +11,24 @@ type Valve = Schemas['ValveClearanceView'];
 
 const [WIDTH, LEFT, RIGHT] = [680, 62, 664];
 const [TOP, FOOT, LEAST_TOP, LEAST_FOOT] = [24, 268, 318, 432];
+/** Room at either end for the names of the curves. */
+const NAME = 36;
 /** How much of the room is shown above the greatest limit: beyond it the piston is far. */
 const SHOWN = 2.6;
 
 interface Props {
   piston: Piston;
-  /** Crank degrees that the cams stand early, as tried; null on paper. */
-  phase: number | null;
+  /** Crank degrees that the cams stand early, as tried, and what is left of each valve there; null on paper. */
+  cursor: { phase: number; readout: Readout } | null;
   onPhase?: (phase: number) => void;
+  /** The same with changes set aside: drawn as tried. */
+  beside: readonly { name: string; piston: Piston }[];
   words: { clearance: string; degrees: string; least: string; phase: string };
   label: string;
 }
 
 /** Clearance over the crank angle, as found and at another phase; below it the least of each valve over the phase. */
-export function PistonChart({ piston, phase, onPhase, words, label }: Props) {
+export function PistonChart({ piston, cursor, onPhase, beside, words, label }: Props) {
   const drawn = piston.valves.filter((one) => one.found.length > 0);
   const x = scaleLinear<number>({ domain: [piston.degrees[0] ?? -42, piston.degrees.at(-1) ?? 42], range: [LEFT, RIGHT] });
   const limits = piston.valves.map(rulingOf);
@@ -60,9 +66,23 @@ export function PistonChart({ piston, phase, onPhase, words, label }: Props) {
         {drawn.map((one) => (
           <AtSpeed key={one.place} of={one} piston={piston} x={x} y={y} />
         ))}
+        {beside.flatMap(({ name, piston: other }, i) =>
+          other.valves.map((one) => (
+            <LinePath
+              key={`${name} ${one.place}`}
+              data={one.tried}
+              x={(_, n) => x(other.degrees[n] ?? 0)}
+              y={(value) => y(value)}
+              stroke="var(--enamel)"
+              strokeWidth={1.8}
+              strokeDasharray={TRIED_DASHES[i + 1] ?? ''}
+              fill="none"
+            />
+          )),
+        )}
         {drawn.map((one, i) => (
           <g key={one.place}>
-            {phase !== null && (
+            {cursor !== null && (
               <LinePath
                 data={one.tried}
                 x={(_, n) => x(piston.degrees[n] ?? 0)}
@@ -89,6 +109,22 @@ export function PistonChart({ piston, phase, onPhase, words, label }: Props) {
       {drawn.map((one) => (
         <Named key={one.place} of={one} x={x} y={y} />
       ))}
+      {beside.flatMap(({ name, piston: other }) =>
+        other.valves.map(
+          (one) =>
+            one.triedLeast !== null && (
+              <text
+                key={`${name} ${one.place}`}
+                x={x(one.triedLeast.degree)}
+                y={y(one.triedLeast.clearance) - 5}
+                textAnchor="middle"
+                className="axis halo enamel"
+              >
+                {name}
+              </text>
+            ),
+        ),
+      )}
       <CommonAxis x={x} top={FOOT} format={(value) => String(Math.abs(value))} />
       <text x={RIGHT} y={FOOT + 34} textAnchor="end" className="axis name">
         {words.degrees}
@@ -129,12 +165,14 @@ export function PistonChart({ piston, phase, onPhase, words, label }: Props) {
           />
         </g>
       ))}
-      {phase !== null && (
-        <path
-          d={`M${p(phase)} ${LEAST_TOP - 4}V${LEAST_FOOT}M${p(phase) - 5} ${LEAST_TOP - 14}h10l-5 10Z`}
-          stroke="var(--enamel)"
-          strokeWidth="1.6"
-          fill="var(--enamel)"
+      {cursor !== null && (
+        <Cursor
+          x={p(cursor.phase)}
+          top={LEAST_TOP - 4}
+          foot={LEAST_FOOT}
+          readout={cursor.readout}
+          rooms={[{ left: LEFT + NAME, right: RIGHT - NAME, top: LEAST_TOP, foot: LEAST_FOOT }]}
+          curves={drawn.flatMap((one) => one.least.map((value, i): Point => [p(piston.phases[i] ?? 0), l(value)]))}
         />
       )}
       <CommonAxis x={p} top={LEAST_FOOT} format={(value) => String(value)} />

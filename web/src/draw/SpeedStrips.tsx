@@ -2,6 +2,7 @@ import { scaleLinear, scaleLog } from '@visx/scale';
 import { Area, LinePath } from '@visx/shape';
 import type { Schemas } from '../shared/api';
 import { CommonAxis, Strip, type Scale } from './Chart';
+import { Cursor, type Point, type Readout } from './Cursor';
 import { TRIED_DASHES } from './fills';
 import { Hatch } from './Hatch';
 
@@ -36,8 +37,8 @@ interface Props {
   motion: Motion;
   sweep: Sweep;
   tried: readonly TriedSweep[];
-  /** Speed of the cursor; null on paper. */
-  at: number | null;
+  /** Speed of the cursor, and what the curves are there; null on paper. */
+  cursor: { at: number; readout: Readout } | null;
   onAt?: (speed: number) => void;
   logged: readonly LoggedBin[];
   words: {
@@ -57,7 +58,7 @@ interface Props {
 }
 
 /** Loft, bounce, force and the seconds of the log over one axis of speed. */
-export function SpeedStrips({ motion, sweep, tried, at, onAt, logged, words, label }: Props) {
+export function SpeedStrips({ motion, sweep, tried, cursor, onAt, logged, words, label }: Props) {
   const { speeds } = motion;
   const x = scaleLinear<number>({ domain: [speeds[0] ?? 0, speeds.at(-1) ?? 1], range: [LEFT, RIGHT] });
   const top = LOFTY * motion.floatLoft;
@@ -153,12 +154,16 @@ export function SpeedStrips({ motion, sweep, tried, at, onAt, logged, words, lab
             </g>
           ),
       )}
-      {at !== null && (
-        <path
-          d={`M${x(at)} ${LOFT[0] - 6}V${foot}M${x(at) - 5} ${LOFT[0] - 16}h10l-5 10Z`}
-          stroke="var(--enamel)"
-          strokeWidth="1.6"
-          fill="var(--enamel)"
+      {cursor !== null && (
+        <Cursor
+          x={x(cursor.at)}
+          top={LOFT[0] - 6}
+          foot={foot}
+          readout={cursor.readout}
+          rooms={[{ left: LEFT, right: RIGHT, top: LOFT[0], foot: LOFT[1] }]}
+          curves={[sweep, ...tried.map((one) => one.sweep)].flatMap((one) =>
+            one.loft.map((loft, i): Point => [x(speeds[i] ?? 0), y(loft)]),
+          )}
         />
       )}
       <CommonAxis x={x} top={foot} format={(value) => value.toFixed(0)} />

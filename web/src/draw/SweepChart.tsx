@@ -2,6 +2,7 @@ import { scaleLinear } from '@visx/scale';
 import { LinePath } from '@visx/shape';
 import type { Schemas } from '../shared/api';
 import { CommonAxis, Strip, type Scale } from './Chart';
+import { Cursor, signed, type Readout } from './Cursor';
 import { Hatch } from './Hatch';
 
 type Swept = Schemas['SweptSpringsView'];
@@ -23,7 +24,17 @@ interface Props {
   /** Height of the cursor. */
   at: number;
   onAt: (height: number) => void;
-  words: { load: string; rate: string; height: string; installed: string; open: string; bind: string; solid: string; closing: string };
+  words: {
+    load: string;
+    rate: string;
+    rateHere: string;
+    height: string;
+    installed: string;
+    open: string;
+    bind: string;
+    solid: string;
+    closing: string;
+  };
   label: string;
 }
 
@@ -90,7 +101,20 @@ export function SweepChart({ swept, shown, chosen, at, onAt, words, label }: Pro
           {words.closing}
         </text>
       )}
-      <path d={`M${x(at)} 24V${RATE_FOOT}M${x(at) - 5} 14h10l-5 10Z`} stroke="var(--enamel)" strokeWidth="1.6" fill="var(--enamel)" />
+      <Cursor
+        x={x(at)}
+        top={24}
+        foot={RATE_FOOT}
+        readout={spring === undefined ? null : readout(swept, shown, spring, at, words)}
+        rooms={[
+          { left: LEFT, right: RIGHT, top: LOAD_TOP, foot: LOAD_FOOT },
+          { left: LEFT, right: RIGHT, top: RATE_TOP, foot: RATE_FOOT },
+        ]}
+        curves={shown.flatMap((one) => [
+          ...pairs(one.points).map(([height, load]) => [x(height), y(load)] as const),
+          ...pairs(one.rates).map(([height, rate]) => [x(height), r(rate)] as const),
+        ])}
+      />
       <CommonAxis x={x} top={RATE_FOOT} format={(value) => value.toFixed(decimals)} />
       <text x={RIGHT} y={RATE_FOOT + 34} textAnchor="end" className="axis name">
         {`${words.height}, ${swept.unitHeight}`}
@@ -175,6 +199,24 @@ function Bind({ spring, bind, x, words }: { spring: Spring; bind: number; x: Sca
 }
 
 const pairs = (list: readonly (readonly number[])[]): Pair[] => list.map((one) => [one[0] ?? 0, one[1] ?? 0]);
+
+/** Load and rate of the chosen spring under the cursor, and how far they lie from those of the one that it is held against. */
+function readout(swept: Swept, shown: readonly Spring[], spring: Spring, at: number, words: Props['words']): Readout {
+  const against = shown.find((one) => one.place === swept.against && one !== spring);
+  const row = (name: string, of: 'points' | 'rates') => {
+    const value = readAt(spring[of], at);
+    const other = against === undefined ? null : readAt(against[of], at);
+    return {
+      name,
+      value: value === null ? '–' : value.toFixed(1),
+      difference: value === null || other === null ? undefined : signed(value - other, 1),
+    };
+  };
+  return {
+    head: `${spring.label} ${at.toFixed(swept.unitHeight === 'in' ? 3 : 2)} ${swept.unitHeight}`,
+    rows: [row(`${words.load}, ${swept.unitLoad}`, 'points'), row(`${words.rateHere}, ${swept.unitRate}`, 'rates')],
+  };
+}
 
 /** Read off the nearest two points of a curve; nothing outside of it. */
 export function readAt(points: readonly (readonly number[])[], height: number): number | null {

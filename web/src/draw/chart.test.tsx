@@ -2,6 +2,7 @@ import { render } from '@testing-library/react';
 import { scaleLinear } from '@visx/scale';
 import { expect, test } from 'vitest';
 import { Band, CommonAxis, ForbiddenAbove, Strip } from './Chart';
+import { Cursor, freest, signed } from './Cursor';
 
 const x = scaleLinear<number>({ domain: [0, 10], range: [60, 260] });
 const y = scaleLinear<number>({ domain: [0, 8000], range: [160, 20] });
@@ -77,4 +78,55 @@ test('the common axis is written as its reader reads it', () => {
   );
   expect(container.textContent).toContain('0 s');
   expect(container.textContent).toContain('10 s');
+});
+
+const room = { left: 60, right: 660, top: 20, foot: 120 };
+const along = (from: number, to: number, at: number): [number, number][] =>
+  Array.from({ length: 40 }, (_, i) => [from + (i * (to - from)) / 39, at]);
+
+test.each([
+  ['beside the cursor where nothing runs', [], 300, 312],
+  ['before it where a curve runs on', along(404, 660, 60), 400, 212],
+  ['at the far end where one runs on either side of the cursor', [...along(60, 400, 30), ...along(60, 400, 110)], 200, 478],
+])('the readout stands %s', (_, curves, cursor, left) => {
+  const [at, top] = freest(cursor, 80, [room], curves);
+  expect(at).toBe(left);
+  expect(top).toBeGreaterThanOrEqual(room.top);
+  expect(top + 80).toBeLessThanOrEqual(room.foot);
+});
+
+test('the readout is never on the cursor, and in the strip that has room for it', () => {
+  const [left, top] = freest(
+    62,
+    80,
+    [
+      { ...room, foot: 60 },
+      { ...room, top: 200, foot: 300 },
+    ],
+    [],
+  );
+  expect(left).toBeGreaterThan(62);
+  expect(top).toBeGreaterThanOrEqual(200);
+});
+
+test('a cursor says in one box what each curve is, and by how much what is beside it differs', () => {
+  const rows = [
+    { name: 'loft', value: '0.0105', difference: signed(-0.0031, 4) },
+    { name: 'force', value: '743' },
+  ];
+  const { container } = render(
+    <svg>
+      <Cursor x={100} top={10} foot={120} readout={{ head: '7000 1/min', rows }} rooms={[room]} curves={[]} />
+    </svg>,
+  );
+  expect([...container.querySelectorAll('[data-readout] text')].map((one) => one.textContent)).toEqual([
+    '7000 1/min',
+    'loft',
+    '0.0105',
+    '−0.0031',
+    'force',
+    '743',
+  ]);
+  expect(signed(0.5, 1)).toBe('+0.5');
+  expect(signed(0, 2)).toBe('±0.00');
 });

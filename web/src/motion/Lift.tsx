@@ -11,6 +11,7 @@ import { LobeFromLibrary } from './LobeFromLibrary';
 import { MeasuredLift } from './MeasuredLift';
 import { NoTrain } from './NoTrain';
 import type { Alternative } from './tried';
+import { placeOfKind, whoseWords, WhoseLobe } from './WhoseLobe';
 
 /** Figures of the card, in the order in which a card has them. */
 const CARD = [
@@ -32,7 +33,7 @@ interface Props {
 
 /** The lobe: its card as typed, and lift, velocity, acceleration and jerk as they follow. */
 export function Lift({ motion, alternatives, change }: Props) {
-  const { view } = useBench();
+  const { view, slots } = useBench();
   const catalogue = useCatalogue();
   const [at, setAt] = useState(0);
   const kind = motion.place.includes('-I') ? 'I' : 'E';
@@ -41,6 +42,11 @@ export function Lift({ motion, alternatives, change }: Props) {
     { shown: '← →', does: words.keysDo.liftCursor, on: /^ArrowRight$/, run: () => setAt((one) => one + 1) },
     { shown: '← →', does: words.keysDo.liftCursor, on: /^ArrowLeft$/, run: () => setAt((one) => one - 1) },
   ]);
+  const cardOf = (where: string, code: string) => ({ place: where, part: 'lobe', item: `claimed.${code}`, index: null });
+  const hasOwn = CARD.some((code) => slots.get(cardOf(motion.place, code)).entry !== null);
+  const [picked, pick] = useState<{ of: string; place: string } | null>(null);
+  const place = picked?.of === motion.place ? picked.place : hasOwn ? motion.place : placeOfKind(kind);
+  const whose = whoseWords(motion, kind, place);
   const columns = CARD.flatMap((code) => (catalogue.data?.columns ?? []).filter((one) => one.code === code));
   const csv = `/api/cases/${view.id}/motion/${motion.place}/lift.csv${change === '' ? '' : `?change=${encodeURIComponent(change)}`}`;
   return (
@@ -76,11 +82,12 @@ export function Lift({ motion, alternatives, change }: Props) {
           </p>
         )}
         <h3>
-          {words.motion.card}, {words.motion.of[kind]}
+          {words.motion.card}, {whose}
         </h3>
         {motion.measured !== null && <p className="note">{words.motion.cardAside}</p>}
         <p className="note">{words.motion.cardHint}</p>
-        <LobeFromLibrary kind={kind} />
+        <WhoseLobe motion={motion} kind={kind} place={place} onChange={(where) => pick({ of: motion.place, place: where })} />
+        <LobeFromLibrary place={place} whose={whose} />
         <table className="card-table">
           <tbody>
             {columns.map((column) => {
@@ -89,7 +96,7 @@ export function Lift({ motion, alternatives, change }: Props) {
                 <tr key={column.code}>
                   <th scope="row">{column.label.replace('card: ', '')}</th>
                   <td>
-                    <ClaimCell column={column} place={`kind-${kind}`} placeName={words.motion.of[kind]} />
+                    <ClaimCell key={place} column={column} place={place} placeName={whose} />
                     {stands !== undefined && (
                       <small className={stands.isGuess ? 'guess' : 'note'}>
                         {stands.value.shown}, {stands.origin}

@@ -8,8 +8,14 @@ interface Figure {
   text: string;
 }
 
-/** Takes the card of a lobe of the library over as claims for a kind of valve: one stroke, one undo. */
-export function LobeFromLibrary({ kind }: { kind: 'I' | 'E' }) {
+interface Props {
+  /** Whose card it becomes, and that in words. */
+  place: string;
+  whose: string;
+}
+
+/** Takes the card of a lobe of the library over as claims: one stroke, one undo. */
+export function LobeFromLibrary({ place, whose }: Props) {
   const { recordAll } = useBench();
   const lobes = useShelf('lobes').data ?? [];
   if (lobes.length === 0) return null;
@@ -19,10 +25,10 @@ export function LobeFromLibrary({ kind }: { kind: 'I' | 'E' }) {
     recordAll(
       (lobe.content['figures'] as readonly Figure[]).map((one) => ({
         kind: 'claim' as const,
-        slot: { place: `kind-${kind}`, part: 'lobe', item: `claimed.${one.item}`, index: null },
+        slot: { place, part: 'lobe', item: `claimed.${one.item}`, index: null },
         data: { text: one.text, standing: 'known' as const },
       })),
-      `${lobe.name}, ${words.motion.of[kind]}`,
+      `${lobe.name}, ${whose}`,
     );
   };
   return (

@@ -5,6 +5,7 @@ import type { Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { words } from '../shared/messages';
 import { readPasted } from '../shared/pasted';
+import { placeOfKind, whoseWords, WhoseLobe, type Kind } from './WhoseLobe';
 
 /** As few points make no curve. */
 const LEAST = 24;
@@ -12,7 +13,7 @@ const WHEELS = ['cam', 'crank'] as const;
 
 interface Props {
   motion: Schemas['MotionView'];
-  kind: 'I' | 'E';
+  kind: Kind;
 }
 
 /** The lift of a lobe as it was measured: what stands, and a table taken from a file, pasted or typed. It goes before the card. */
@@ -53,11 +54,10 @@ function Taking({ motion, kind, onDone }: Props & { onDone: () => void }) {
   const { view, record } = useBench();
   const [pasted, paste] = useState('');
   const [wheel, setWheel] = useState<(typeof WHEELS)[number]>('cam');
-  const [isAll, setAll] = useState(true);
+  const [place, setPlace] = useState(placeOfKind(kind));
   const { points, badLine } = readPasted(pasted);
   const unit = view.settings.units === 'inch' ? 'in' : 'mm';
-  const place = isAll ? `kind-${kind}` : motion.place;
-  const label = isAll ? words.motion.of[kind] : motion.label;
+  const label = whoseWords(motion, kind, place);
   const keep = (): void => {
     record(
       'lift',
@@ -69,16 +69,7 @@ function Taking({ motion, kind, onDone }: Props & { onDone: () => void }) {
   };
   return (
     <div className="taking">
-      <Choice
-        value={isAll ? 'all' : 'one'}
-        label={words.motion.table.whose}
-        width="100%"
-        onChange={(whose) => setAll(whose === 'all')}
-        options={[
-          { value: 'all', label: words.motion.table.all(words.motion.of[kind]) },
-          { value: 'one', label: words.motion.table.one(motion.label) },
-        ]}
-      />
+      <WhoseLobe motion={motion} kind={kind} place={place} onChange={setPlace} />
       <Choice<(typeof WHEELS)[number]>
         value={wheel}
         label={words.motion.table.wheel}

@@ -50,6 +50,11 @@ export default function Motion() {
             {failureWords(told.error)}
           </p>
         )}
+        {motion === undefined && told.error === null && field !== 'piston' && (
+          <p className="note pad" role="status">
+            {words.motion.working}
+          </p>
+        )}
         {motion !== undefined && field === 'lift' && <Lift motion={motion} alternatives={alternatives} change={change} />}
         {motion !== undefined && field === 'forces' && <Forces motion={motion} />}
         {motion !== undefined && field === 'sweep' && (
@@ -66,7 +71,12 @@ export default function Motion() {
           />
         )}
         {field === 'piston' && (
-          <Piston place={place} change={change} of={motion === undefined ? '' : triedWords(tried, motion.sliders, motion.parts)} />
+          <Piston
+            place={place}
+            change={change}
+            of={motion === undefined ? '' : triedWords(tried, motion.sliders, motion.parts)}
+            kept={alternatives.filter((one) => one.change !== change)}
+          />
         )}
         {motion !== undefined && field === 'log' && <AgainstLog motion={motion} />}
       </div>

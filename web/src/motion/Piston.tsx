@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { signed, type Readout } from '../draw/Cursor';
 import { Exports } from '../draw/Exports';
 import { PairChart } from '../draw/PairChart';
 import { PistonChart, rulingOf } from '../draw/PistonChart';
@@ -9,8 +10,9 @@ import type { Schemas } from '../shared/api';
 import { failureWords } from '../shared/failure';
 import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
-import { pistonQuery, usePiston } from '../shared/queries';
+import { pistonQuery, usePiston, usePistons } from '../shared/queries';
 import { Rig } from './Rig';
+import type { Alternative } from './tried';
 
 type View = Schemas['PistonView'];
 
@@ -18,13 +20,22 @@ const STEP = 0.5;
 const MOST = 12;
 
 /** The piston under the valves of a cylinder: how near, where, at speed, and which way the phase moves each. */
-export function Piston({ place, change, of }: { place: string; change: string; of: string }) {
+export function Piston({ place, change, of, kept }: { place: string; change: string; of: string; kept: readonly Alternative[] }) {
   const { view } = useBench();
   const [tried, hold] = useState<{ place: string; phase: number } | null>(null);
   const phase = tried?.place === place ? tried.phase : 0;
   const [deeper, setDeeper] = useState(0);
   const told = usePiston(view.id, place, { phase, deeper, change });
   const piston = told.data;
+  const others = usePistons(
+    view.id,
+    place,
+    kept.map((one) => ({ phase, deeper, change: one.change })),
+  );
+  const beside = kept.flatMap(({ name }, i) => {
+    const other = others[i];
+    return other === undefined ? [] : [{ name, piston: other }];
+  });
   const found = piston?.valves[0]?.early ?? 0;
   const set = (to: number): void => hold({ place, phase: Math.max(-MOST, Math.min(MOST, Math.round(to / STEP) * STEP)) });
   const onKeyDown = useKeys([
@@ -38,7 +49,12 @@ export function Piston({ place, change, of }: { place: string; change: string; o
         {failureWords(told.error)}
       </p>
     );
-  if (piston === undefined) return null;
+  if (piston === undefined)
+    return (
+      <p className="note pad" role="status">
+        {words.motion.working}
+      </p>
+    );
   const query = new URLSearchParams(Object.entries(pistonQuery({ phase, deeper, change })).map(([key, value]) => [key, String(value)]));
   const chosen = piston.valves[0];
   const isDrawn = piston.valves.some((one) => one.found.length > 0);
@@ -59,8 +75,9 @@ export function Piston({ place, change, of }: { place: string; change: string; o
             >
               <PistonChart
                 piston={piston}
-                phase={phase}
+                cursor={{ phase, readout: readout(piston, phase) }}
                 onPhase={set}
+                beside={beside}
                 words={words.motion.piston}
                 label={words.motion.piston.chart(chosen?.label ?? '')}
               />
@@ -87,7 +104,7 @@ export function Piston({ place, change, of }: { place: string; change: string; o
         {piston.valves
           .filter((one) => one.found.length > 0)
           .map((one) => (
-            <OneValve key={one.place} valve={one} piston={piston} phase={phase} deeper={deeper} />
+            <OneValve key={one.place} valve={one} piston={piston} phase={phase} deeper={deeper} beside={beside} />
           ))}
         {isDrawn && (
           <>
@@ -121,9 +138,10 @@ interface OneProps {
   piston: View;
   phase: number;
   deeper: number;
+  beside: readonly { name: string; piston: View }[];
 }
 
-function OneValve({ valve, piston, phase, deeper }: OneProps) {
+function OneValve({ valve, piston, phase, deeper, beside }: OneProps) {
   const found = valve.foundLeast?.clearance ?? 0;
   const limit = rulingOf(valve);
   const decimals = piston.unit === 'in' ? 3 : 2;
@@ -141,6 +159,10 @@ function OneValve({ valve, piston, phase, deeper }: OneProps) {
       <p className="tried">
         {words.motion.piston.at(phase)}
         {deeper > 0 && `, ${words.motion.piston.deeperBy(figure(deeper))}`}: {figure(valve.triedLeast?.clearance ?? 0)}
+        {beside.map(({ name, piston: other }) => {
+          const least = other.valves.find((one) => one.place === valve.place)?.triedLeast;
+          return <span key={name}>{`, ${name} ${least == null ? '–' : figure(least.clearance)}`}</span>;
+        })}
       </p>
       <p>
         {words.motion.piston.atSpeed}: {words.motion.piston.range(figure(found - piston.growthMost), figure(found - piston.growthLeast))}
@@ -240,6 +262,25 @@ function EveryValve({ piston }: { piston: View }) {
       </tbody>
     </table>
   );
+}
+
+/** What the phase leaves of each valve, and by how much that differs from what was found. */
+function readout(piston: View, phase: number): Readout {
+  const decimals = piston.unit === 'in' ? 3 : 2;
+  return {
+    head: words.motion.piston.at(phase),
+    rows: piston.valves.flatMap((one) =>
+      one.foundLeast === null || one.triedLeast === null
+        ? []
+        : [
+            {
+              name: one.label,
+              value: one.triedLeast.clearance.toFixed(decimals).replace('-', '−'),
+              difference: signed(one.triedLeast.clearance - one.foundLeast.clearance, decimals),
+            },
+          ],
+    ),
+  };
 }
 
 /** The phase, and what it leaves of each valve, in one sentence. */

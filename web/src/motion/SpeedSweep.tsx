@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import { useState } from 'react';
+import { signed, type Readout } from '../draw/Cursor';
 import { Exports } from '../draw/Exports';
 import { SpeedStrips } from '../draw/SpeedStrips';
 import { Keycap } from '../draw/Tag';
@@ -100,7 +101,7 @@ export function SpeedSweep({ motion, change, alternatives, tried, onKeep, onDrop
                 const sweep = one.motion?.triedSweep ?? null;
                 return sweep === null ? [] : [{ name: one.name, sweep, float: triedSpeed(one, 'float') }];
               })}
-              at={at}
+              cursor={{ at, readout: readout(motion, alternatives[0]?.motion?.triedSweep ?? null, at) }}
               onAt={(speed) => pick(within(speed))}
               logged={log.data?.bins ?? []}
               words={{ ...words.motion, logged: words.motion.loggedStrip }}
@@ -197,17 +198,35 @@ function UnderCursor({ motion, alternatives, at }: { motion: Motion; alternative
   );
 }
 
-/** At the nearest speed of the sweep; in words where it is another one each turn. */
-function figure(motion: Motion, sweep: Motion['sweep'], row: (typeof ROWS)[number], at: number): string {
-  if (sweep === null) return '';
+/** At the nearest speed of the sweep; nothing where it is another one each turn. */
+function valueOf(motion: Motion, sweep: Motion['sweep'], row: (typeof ROWS)[number], at: number): number | null {
   const nearest = motion.speeds.reduce(
     (best, speed, i) => (Math.abs(speed - at) < Math.abs((motion.speeds[best] ?? 0) - at) ? i : best),
     0,
   );
-  const value = sweep[row][nearest];
-  if (value == null) return '–';
-  return value.toFixed(row === 'peak' ? 0 : row === 'landing' ? 2 : motion.unitLength === 'in' ? 4 : 3);
+  return sweep?.[row][nearest] ?? null;
 }
+
+const decimalsOf = (motion: Motion, row: (typeof ROWS)[number]): number =>
+  row === 'peak' ? 0 : row === 'landing' ? 2 : motion.unitLength === 'in' ? 4 : 3;
+
+function figure(motion: Motion, sweep: Motion['sweep'], row: (typeof ROWS)[number], at: number): string {
+  if (sweep === null) return '';
+  return valueOf(motion, sweep, row, at)?.toFixed(decimalsOf(motion, row)) ?? '–';
+}
+
+/** What the strips are at the cursor, and by how much the first change differs. */
+const readout = (motion: Motion, tried: Motion['sweep'], at: number): Readout => ({
+  head: `${at} 1/min`,
+  rows: (['loft', 'bounce', 'peak'] as const).map((row) => {
+    const [found, other] = [valueOf(motion, motion.sweep, row, at), valueOf(motion, tried, row, at)];
+    return {
+      name: words.motion.rows[row],
+      value: figure(motion, motion.sweep, row, at),
+      difference: found === null || other === null ? undefined : signed(other - found, decimalsOf(motion, row)),
+    };
+  }),
+});
 
 /** What the cursor stands on, in one sentence. */
 const spoken = (motion: Motion, at: number): string =>

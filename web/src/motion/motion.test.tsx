@@ -387,6 +387,30 @@ test('what is tried on the sweep is asked for under the piston too, and said', a
   expect(asked).toContain(JSON.stringify(change));
 });
 
+test('changes set aside stand under the piston as well: each its curve by its name, each its figure', async () => {
+  const asked: (string | undefined)[] = [];
+  const to = (number: number) => [{ places: ['A1-E1'], name: 'lobe_lift', to: { number, unit: 'in' } }];
+  const [kept, live] = [to(0.41), to(0.39)];
+  openCase(<Motion />, {
+    at: `motion/piston?at=A1-E1&try=${encodeURIComponent(JSON.stringify(live))}&beside=${encodeURIComponent(JSON.stringify([kept]))}`,
+    get: {
+      ...get(),
+      '/api/cases/{id}/motion/{place}/piston': ({ params }: Asked) => {
+        asked.push(params.query.change);
+        const clearance = params.query.change === JSON.stringify(kept) ? 0.061 : 0.093;
+        return piston([valve('E', { triedLeast: { degree: -10, clearance } })]);
+      },
+    },
+  });
+  const exhaust = await screen.findByRole('region', { name: words.motion.piston.chart('1E') });
+  await waitFor(() => expect(exhaust).toHaveTextContent('on its marks: 0.093, A 0.061'));
+  expect(new Set(asked)).toEqual(new Set([JSON.stringify(live), JSON.stringify(kept)]));
+  const drawn = within(screen.getByRole('img', { name: words.motion.piston.chart('1E') }));
+  expect(drawn.getByText('A')).toBeVisible();
+  expect(document.querySelectorAll('.piston-chart path[stroke-dasharray="8 4"]')).toHaveLength(1);
+  expect(document.querySelector('[data-readout]')).toHaveTextContent('0.093+0.013');
+});
+
 test('a deeper relief is asked for, and the gap of two heads is drawn', async () => {
   const deeper: number[] = [];
   const pair = {
@@ -521,6 +545,24 @@ test('a lobe of the library is tried whole, or taken over as the card of its kin
       data: { text: '261' },
     }),
   );
+});
+
+test('a card is said of all lobes of a kind until it is said to be that of one; what one has of its own opens at it', async () => {
+  const ramp = { code: 'ramp_height', label: 'card: height of the ramp', part: 'lobe', units: ['in', 'mm'], claimable: true };
+  const { user, sent } = openCase(<Motion />, {
+    at: 'motion/lift?at=A1-E1',
+    get: { ...get(), '/api/catalogue': { columns: [ramp], asked } },
+  });
+  const type = async (name: RegExp, text: string): Promise<void> => {
+    await user.type(await screen.findByRole('textbox', { name }), `${text}{Enter}`);
+  };
+  await type(/ramp.*all exhausts/, '0.011');
+  await waitFor(() => expect(sent.at(-1)).toMatchObject({ kind: 'claim', slot: { place: 'kind-E', item: 'claimed.ramp_height' } }));
+  await user.click(screen.getByRole('combobox', { name: words.motion.table.whose }));
+  await user.click(await screen.findByRole('option', { name: words.motion.table.one('1E') }));
+  expect(screen.getByRole('heading', { name: `${words.motion.card}, 1E` })).toBeVisible();
+  await type(/ramp.*1E/, '0.009');
+  await waitFor(() => expect(sent.at(-1)).toMatchObject({ slot: { place: 'A1-E1' }, data: { text: '0.009' } }));
 });
 
 test('a drawing is taken away as lines, its colours written into it', async () => {

@@ -57,7 +57,7 @@ function component(wanted: Wanted): ReactElement {
           motion={wanted.motion}
           sweep={wanted.motion.sweep}
           tried={[]}
-          at={null}
+          cursor={null}
           logged={wanted.logged}
           words={{ ...words.motion, logged: words.motion.loggedStrip }}
           label={words.motion.sweepOf(wanted.motion.label)}
@@ -65,7 +65,13 @@ function component(wanted: Wanted): ReactElement {
       );
     case 'piston':
       return (
-        <PistonChart piston={wanted.piston} phase={null} words={words.motion.piston} label={words.motion.piston.chart(wanted.label)} />
+        <PistonChart
+          piston={wanted.piston}
+          beside={[]}
+          cursor={null}
+          words={words.motion.piston}
+          label={words.motion.piston.chart(wanted.label)}
+        />
       );
     case 'picture': {
       const marks = wanted.drawn.filter((one) => one.shape === 'mark');

@@ -840,6 +840,7 @@ export const words = {
     coils: { outer: 'outer springs', inner: 'inner springs', damper: 'dampers' },
     load: 'load',
     rate: 'rate over',
+    rateHere: 'rate',
     height: 'height',
     installed: 'installed',
     open: 'open',
@@ -956,6 +957,7 @@ export const words = {
       inside: 'above the ruling limit',
       ruling: (school: string, figure: string) => `${school}, ${figure}`,
     },
+    working: 'Being worked out…',
     computed:
       'Computed, not measured on a running engine. A cam card fixes the speed of float to about ±3.5 %; stiffness and surge move it further.',
     card: 'The card of the cam',

@@ -224,11 +224,21 @@ export const usePiston = (
   tried: { phase: number; deeper: number; change: string },
 ): UseQueryResult<Schemas['PistonView']> =>
   useQuery({
-    ...ofCase(id, ['piston', place, tried], () =>
-      answer(api.GET('/api/cases/{id}/motion/{place}/piston', { params: { path: { id, place }, query: pistonQuery(tried) } })),
-    ),
+    ...pistonOf(id, place, tried),
     placeholderData: (previous) => (previous?.valves[0]?.place === place ? previous : undefined),
   });
+
+const pistonOf = (id: string, place: string, tried: { phase: number; deeper: number; change: string }) =>
+  ofCase(id, ['piston', place, tried], () =>
+    answer(api.GET('/api/cases/{id}/motion/{place}/piston', { params: { path: { id, place }, query: pistonQuery(tried) } })),
+  );
+
+/** The same for several changes, each by itself; of one that is not told yet, nothing. */
+export const usePistons = (
+  id: string,
+  place: string,
+  tried: readonly { phase: number; deeper: number; change: string }[],
+): (Schemas['PistonView'] | undefined)[] => useQueries({ queries: tried.map((one) => pistonOf(id, place, one)) }).map((one) => one.data);
 
 /** What the logs of the case asked of the valves. */
 export const useMotionLog = (id: string, place: string): UseQueryResult<Schemas['MotionLogView']> =>
