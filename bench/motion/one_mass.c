@@ -8,7 +8,7 @@
 #include <time.h>
 
 #define TERMS 40
-#define NOTHING 1e-15
+#define NOTHING 1e-12
 #define WIDEST 3.0
 #define AFTER 1e-3
 #define SAMPLES 2
@@ -45,8 +45,8 @@ static double response(int power, double kappa, double gamma) {
     for (int n = power + 1; n < TERMS; ++n) {
         double next = (-gamma * (n + 1) * now - kappa * before) / ((n + 1.0) * (n + 2));
         end += next;
-        if (fabs(next) + fabs(now) < NOTHING) break;
         before = now; now = next;
+        if (fabs(now) <= NOTHING && fabs(before) <= NOTHING) break;
     }
     return end;
 }
@@ -106,8 +106,8 @@ static int series_of(double y, double w, int mode, const double *powers, double 
     for (; n < TERMS; ++n) {
         next = ((n < 6 ? forcing[n] : 0) - m->gamma * (n + 1) * now - m->kappa * before) / ((n + 1.0) * (n + 2));
         series[n + 2] = next;
-        if (n > 5 && fabs(next) + fabs(now) < NOTHING) { ++n; break; }
         before = now; now = next;
+        if (n > 4 && fabs(now) <= NOTHING && fabs(before) <= NOTHING) { ++n; break; }
     }
     return n + 2;
 }
@@ -141,39 +141,44 @@ static double signal_at(const double *powers, int mode, int which, double at, do
     return mode & 2 ? on : -fmin(seat, on);
 }
 
-static double root_of(const double *series, int terms, const double *powers, int mode, int which, double from, double to, double last) {
-    double y, w;
-    state_at(series, terms, from, &y, &w);
-    double begin = signal_at(powers, mode, which, from, y, w);
-    if (begin <= 0) return from;
+static double root_of(const double *series, int terms, const double *powers, int mode, int which, double from, double to, double last,
+    double *y, double *w) {
+    double y0, w0;
+    state_at(series, terms, from, &y0, &w0);
+    double begin = signal_at(powers, mode, which, from, y0, w0);
+    if (begin <= 0) { *y = y0; *w = w0; return from; }
     int side = 0;
     for (int turn = 0; turn < 60 && to - from > 1e-12; ++turn) {
         double at = (from * last - to * begin) / (last - begin);
-        state_at(series, terms, at, &y, &w);
-        double now = signal_at(powers, mode, which, at, y, w);
-        if (fabs(now) < 1e-9 * preload) return at;
+        state_at(series, terms, at, &y0, &w0);
+        double now = signal_at(powers, mode, which, at, y0, w0);
+        if (fabs(now) < 1e-7 * preload) { *y = y0; *w = w0; return at; }
         if (now > 0) { from = at; begin = now; if (side == 1) last /= 2; side = 1; }
-        else { to = at; last = now; if (side == -1) begin /= 2; side = -1; }
+        else { to = at; last = now; *y = y0; *w = w0; if (side == -1) begin /= 2; side = -1; }
     }
     return to;
 }
 
-static int first_change(const double *series, int terms, const double *powers, int mode, double width, int after, double *at) {
+static int first_change(const double *series, int terms, const double *powers, int mode, double width, int after, double nextY, double nextW,
+    double *at, double *y, double *w) {
     double earlier = after ? fmin(AFTER, width) : 0;
+    *y = series[0]; *w = series[1];
     for (int sample = 1; sample <= SAMPLES; ++sample) {
-        double later = width * sample / SAMPLES, y, w;
+        double later = width * sample / SAMPLES, hereY = nextY, hereW = nextW, firstY = 0, firstW = 0;
         if (later <= earlier) continue;
         int found = 0;
-        state_at(series, terms, later, &y, &w);
+        if (later != 1 || after) state_at(series, terms, later, &hereY, &hereW);
         for (int which = 1; which <= 2; ++which) {
-            if (which == 2 && y > CLEAR) continue;
-            double signal = signal_at(powers, mode, which, later, y, w);
+            if (which == 2 && hereY > CLEAR) continue;
+            double signal = signal_at(powers, mode, which, later, hereY, hereW);
             if (signal < 0) {
-                double root = root_of(series, terms, powers, mode, which, earlier, later, signal);
-                if (!found || root < *at) { *at = root; found = which; }
+                double rootY = hereY, rootW = hereW;
+                double root = root_of(series, terms, powers, mode, which, earlier, later, signal, &rootY, &rootW);
+                if (!found || root < *at) { *at = root; found = which; firstY = rootY; firstW = rootW; }
             }
         }
-        if (found) return found;
+        if (found) { *y = firstY; *w = firstW; return found; }
+        *y = hereY; *w = hereW;
         earlier = later;
     }
     return 0;
@@ -183,15 +188,16 @@ static void note_forces(const double *series, int terms, const double *powers, d
     double start = force_at(series, terms, powers, 0), last = force_at(series, terms, powers, end);
     peak = fmax(peak, last);
     if (fmax(start, last) <= NEAR_PEAK * peak) return;
-    double f[5] = {start, force_at(series, terms, powers, 0.25 * end), force_at(series, terms, powers, 0.5 * end),
-        force_at(series, terms, powers, 0.75 * end), last};
+    double middle = force_at(series, terms, powers, 0.5 * end);
+    if (fmax(fmax(start, last), middle) + 0.5 * fabs(start - 2 * middle + last) <= peak) return;
+    double f[5] = {start, force_at(series, terms, powers, 0.25 * end), middle, force_at(series, terms, powers, 0.75 * end), last};
     for (int q = 1; q < 4; ++q) {
         double bow = f[q - 1] - 2 * f[q] + f[q + 1], d = f[q + 1] - f[q - 1];
         peak = fmax(peak, f[q] >= f[q - 1] && f[q] >= f[q + 1] && bow < 0 ? f[q] - d * d / (8 * bow) : f[q]);
     }
 }
 
-static void within(int i, double *y, double *w, int *mode, int past) {
+static void within(int i, double *y, double *w, int *mode, int past, double nextY, double nextW) {
     double whole[6], powers[6], series[TERMS + 2], from = 0;
     cell_powers(i, whole);
     int asks = i + 1 < count && ratio * lift[i + 1] > lash;
@@ -199,9 +205,8 @@ static void within(int i, double *y, double *w, int *mode, int past) {
         about(whole, from, powers);
         int terms = series_of(*y, *w, *mode, powers, series);
         double width = 1 - from, end = width, y1, w1;
-        int which = first_change(series, terms, powers, *mode, width, change > 0, &end);
+        int which = first_change(series, terms, powers, *mode, width, change > 0, nextY, nextW, &end, &y1, &w1);
         if (!which) end = width;
-        state_at(series, terms, end, &y1, &w1);
         double w0 = series[1] * end, we = w1 * end;
         if (w0 > 0 && we <= 0) { double top = turning(series[0], w0, y1, we); highest = fmax(highest, top); rise = fmax(rise, top); }
         if (*mode & 1) {
@@ -304,7 +309,7 @@ static void go_round(double *y_, double *w_, int *mode_) {
             if (w > 0 && w1 <= 0) { double top = turning(y, w, y1, w1); highest = fmax(highest, top); rise = fmax(rise, top); }
             y = y1; w = w1;
         } else {
-            within(i, &y, &w, &mode, i >= nose);
+            within(i, &y, &w, &mode, i >= nose, y1, w1);
             d1 = ratio * s1 - lash - y; e1 = ratio * p1 - w; f1 = stiffness * d1 + damping_over * e1;
             before = 0; watched = 4;
         }
@@ -339,7 +344,8 @@ static void turn(double speed, int print) {
     for (int t = 0; t < MOST_TURNS && !same; ++t) {
         double fromY = y, fromW = w;
         int fromMode = mode;
-        highest = gap = lost = landing = peak = rise = bounce = 0;
+        highest = gap = lost = landing = rise = bounce = 0;
+        peak = preload;
         bounces = landed = parted = 0;
         go_round(&y, &w, &mode);
         same = mode == fromMode && fabs(y - fromY) < SAME && fabs(w - fromW) < SAME;

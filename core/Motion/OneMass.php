@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MuteTapper\Core\Motion;
 
+use function abs;
 use function max;
 
 /** A valve train as one mass, its spring without a mass that swings. A leap is a transition matrix and the response to the lobe's cell. */
@@ -44,13 +45,15 @@ final class OneMass extends ValveMotion
         }
     }
 
-    protected function glide(int $node): int
+    protected function glide(int $node, int $mode): int
     {
         [$a, $b, $c, $d, $x, $v, $gx0, $gx1, $gx2, $gx3, $gx4, $gx5, $gv0, $gv1, $gv2, $gv3, $gv4, $gv5]
-            = $this->modes[self::AT_LOBE] ??= $this->mode(self::AT_LOBE);
+            = $this->modes[$mode] ??= $this->mode($mode);
         [$lift, $slope, $bend, $last] = [$this->lift, $this->slope, $this->bend, $this->lastNode];
         [$stiffness, $over] = [$this->stiffness, $this->dampingOverCell];
         [$perLift, $perSlope, $atLash] = [$stiffness * $this->ratio, $over * $this->ratio, $stiffness * $this->lash];
+        [$seat, $seatOver] = [$this->seatStiffness, $this->seatDampingOverCell];
+        [$isSeated, $watched] = [$mode !== self::AT_LOBE, $this->watchedUntil];
         [$y, $w, $f0, $before, $peak] = [$this->y, $this->w, $this->force, $this->forceBefore, $this->peak];
         [$s0, $p0, $a0] = [$lift[$node], $slope[$node], $bend[$node]];
         $least = self::LOW * $peak;
@@ -61,11 +64,26 @@ final class OneMass extends ValveMotion
             $y1 = $a * $y + $b * $w + $x + $gx0 * $s0 + $gx1 * $p0 + $gx2 * $a0 + $gx3 * $s1 + $gx4 * $p1 + $gx5 * $a1;
             $w1 = $c * $y + $d * $w + $v + $gv0 * $s0 + $gv1 * $p0 + $gv2 * $a0 + $gv3 * $s1 + $gv4 * $p1 + $gv5 * $a1;
             $f1 = $perLift * $s1 + $perSlope * $p1 - $atLash - $stiffness * $y1 - $over * $w1;
-            // Near to losing the lobe or the seat, at a top of the lift or of the force: that is looked at more closely.
-            if ($f1 < $least || $y1 < self::CLEAR || ($w > 0.0 && $w1 <= 0.0) || ($f1 < $f0 && $f0 >= $before && $f0 > self::TOP * $peak)) {
-                break;
-            }
-            if ($f1 > $peak) {
+            // Near to a change of contact, at a top of the lift or of the force, or ringing: that is looked at more closely.
+            if (
+                $f1 < $least || $node < $watched || ($isSeated ? $seat * $y1 + $seatOver * $w1 >= 0.0 : $y1 < self::CLEAR)
+                || ($w > 0.0 && $w1 <= 0.0) || ($f1 < $f0 && $f0 >= $before && $f0 > self::TOP * $peak)
+            ) {
+                $this->peak = $peak;
+                if ($node < $watched && max($f0, $f1) > self::NEAR_PEAK * $peak) {
+                    break;
+                }
+                if (!$this->holds($mode, $node, $y, $w, $y1, $w1, 0.0, $f0, $f1)) {
+                    break;
+                }
+                $this->forceBefore = $before;
+                $this->notePeak($f0, $f1);
+                $peak = $this->peak;
+                if ($w > 0.0 && $w1 <= 0.0) {
+                    $this->noteTop(self::turningPoint($y, $w, $y1, $w1));
+                }
+                $least = self::LOW * $peak;
+            } elseif ($f1 > $peak) {
                 $peak = $f1;
                 $least = self::LOW * $peak;
             }
@@ -87,15 +105,15 @@ final class OneMass extends ValveMotion
         return $node;
     }
 
-    protected function drift(int $node, int $mode): int
+    protected function drift(int $node, int $mode, int $round): int
     {
         [$a, $b, $c, $d, $x, $v] = $this->modes[$mode] ??= $this->mode($mode);
         [$lift, $slope, $bend, $last] = [$this->lift, $this->slope, $this->bend, $this->lastNode];
         [$ratio, $lash, $stiffness, $over] = [$this->ratio, $this->lash, $this->stiffness, $this->dampingOverCell];
         [$seat, $seatOver, $isFlying] = [$this->seatStiffness, $this->seatDampingOverCell, $mode === 0];
         [$y, $w, $lost] = [$this->y, $this->w, 0];
-        $d0 = $ratio * $lift[$node] - $lash - $y;
-        $e0 = $ratio * $slope[$node] - $w;
+        $d0 = $ratio * ($lift[$node] ?? 0.0) - $lash - $y;
+        $e0 = $ratio * ($slope[$node] ?? 0.0) - $w;
         while ($node < $last) {
             $y1 = $a * $y + $b * $w + $x;
             $w1 = $c * $y + $d * $w + $v;
@@ -123,6 +141,26 @@ final class OneMass extends ValveMotion
             $w = $w1;
             $d0 = $d1;
             $e0 = $e1;
+            ++$node;
+        }
+        // On the base circle the lobe asks for nothing; where it has all but rung out on its seat, that is looked at more closely.
+        $quiet = $isFlying ? 0.0 : $this->quiet;
+        while ($node >= $last && $node < $round && abs($y - $this->rest) + abs($w) >= $quiet) {
+            $y1 = $a * $y + $b * $w + $x;
+            $w1 = $c * $y + $d * $w + $v;
+            if (
+                $y1 < -$lash
+                || ($isFlying ? $y1 < 0.0 || ($y1 + $y < self::CLEAR && $w < 0.0) : $seat * $y1 + $seatOver * $w1 >= 0.0)
+            ) {
+                break;
+            }
+            if ($w > 0.0 && $w1 <= 0.0) {
+                $this->noteTop(self::turningPoint($y, $w, $y1, $w1));
+            }
+            $y = $y1;
+            $w = $w1;
+            $d0 = -$lash - $y;
+            $e0 = -$w;
             ++$node;
         }
         $this->y = $y;

@@ -28,7 +28,7 @@ abstract class ValveMotion
     private const PIECE_BEFORE = -2;
     /** Most terms of a power series, and where it ends: the cells are cut so fine that it comes to that. */
     protected const TERMS = 40;
-    protected const NOTHING = 1e-13;
+    protected const NOTHING = 1e-12;
     /** Natural angle over a cell up to which that holds. */
     private const WIDEST = 3.0;
     /** Farther than this off the seat the valve does not graze it between two nodes: a blow takes many cells. Metres. */
@@ -37,12 +37,12 @@ abstract class ValveMotion
     private const AFTER = 1e-3;
     private const SAMPLES = 2;
     /** Between points below this share of the greatest force so far, a greater one is not looked for. */
-    private const NEAR_PEAK = 0.6;
+    protected const NEAR_PEAK = 0.6;
     /** Below this share of it a force may fall to nothing and rise again within a cell. */
     protected const LOW = 0.25;
     /** Above this share of it a force that is greater than its neighbours may be the greatest between the nodes. */
     protected const TOP = 0.98;
-    /** Cells after a change in which a greatest force is looked for between the nodes, too: then it rings fast. */
+    /** Cells after a change that are watched for it. */
     private const WATCHED = 4;
     private const MOST_CHANGES = 40;
     /** A rise off the seat that counts as a bounce, metres. */
@@ -57,6 +57,8 @@ abstract class ValveMotion
     /** Force between lobe and valve at the last node and at the one before. */
     protected float $force = 0.0;
     protected float $forceBefore = 0.0;
+    /** Up to this node a greatest force is looked for between the nodes, too: something has just changed, and it rings fast. */
+    protected int $watchedUntil = 0;
     /** Greatest force of the turn so far. */
     protected float $peak = 0.0;
 
@@ -70,6 +72,8 @@ abstract class ValveMotion
     protected readonly float $seatDampingOverCell;
     /** Where the valve rests on its seat: pressed into it by its spring, metres. */
     protected readonly float $rest;
+    /** Nearer to rest than this, in lift and slope together, the valve does not leave its seat by its own ringing. */
+    protected readonly float $quiet;
     /** @var non-empty-list<float> */
     protected readonly array $lift;
     /** @var non-empty-list<float> */
@@ -82,6 +86,8 @@ abstract class ValveMotion
     private readonly bool $hasPieces;
     /** @var non-empty-list<int> */
     private readonly array $changes;
+    /** What holds the valve on its seat, newtons. */
+    private readonly float $seatLoad;
     /** A force for which that between lobe and valve counts as nothing, newtons. */
     private readonly float $noForce;
 
@@ -111,7 +117,8 @@ abstract class ValveMotion
         $this->hasPieces = count($train->spring->pieces) > 1;
         $this->changes = $this->hasPieces
             ? [self::AT_LOBE, self::AT_SEAT, self::NEXT_PIECE, self::PIECE_BEFORE] : [self::AT_LOBE, self::AT_SEAT];
-        $this->noForce = 1e-7 * $train->spring->seatLoad();
+        $this->seatLoad = $train->spring->seatLoad();
+        $this->noForce = 1e-7 * $this->seatLoad;
         $whole = 1 / (3 * $speed); // the cam turns by three degrees a second for each turn of the crank a minute
         $widest = $whole * sqrt(($rate + $train->stiffness + $train->seatStiffness) / $this->lightest());
         $this->parts = max(1, (int) ceil($widest / self::WIDEST));
@@ -121,7 +128,8 @@ abstract class ValveMotion
         $this->nose = ($train->lobe->peakDegree() - $train->lobe->first) * $this->parts;
         $this->dampingOverCell = 2 * $train->damping * sqrt($train->stiffness * $train->mass) / $this->cell;
         $this->seatDampingOverCell = 2 * $train->seatDamping * sqrt($train->seatStiffness * $train->mass) / $this->cell;
-        $this->rest = -$train->spring->seatLoad() / ($train->spring->pieces[0][2] + $train->seatStiffness);
+        $this->rest = -$this->seatLoad / ($train->spring->pieces[0][2] + $train->seatStiffness);
+        $this->quiet = 0.5 * abs($this->rest);
         $this->prepare();
     }
 
@@ -150,9 +158,12 @@ abstract class ValveMotion
         $this->w = $this->nextW;
     }
 
-    /** As many leaps as there are while nothing but the lobe is touched and nothing is to be noted; the node that it came to. */
-    protected function glide(int $node): int
+    /** As many leaps as there are on the lobe while no contact changes; the node that it came to. */
+    protected function glide(int $node, int $mode): int
     {
+        if ($mode !== self::AT_LOBE || $node < $this->watchedUntil) {
+            return $node;
+        }
         $over = $this->dampingOverCell;
         for (; $node < $this->lastNode; ++$node) {
             $this->leap($node, self::AT_LOBE);
@@ -170,8 +181,8 @@ abstract class ValveMotion
         return $node;
     }
 
-    /** As many leaps as there are off the lobe while no contact changes; the node that it came to. */
-    protected function drift(int $node, int $mode): int
+    /** As many leaps as there are off the lobe while no contact changes; the node that it came to, at most that which ends the turn. */
+    protected function drift(int $node, int $mode, int $round): int
     {
         return $node;
     }
@@ -212,7 +223,7 @@ abstract class ValveMotion
     {
         $left = abs($this->y - $this->rest) + abs($this->w);
 
-        return $left < 0.5 * abs($this->rest)
+        return $left < $this->quiet
             && $left * exp(-$this->seatDampingOverCell * $this->cell ** 2 / (2 * $this->train->mass) * $cells) < 0.1 * self::SAME;
     }
 
@@ -222,7 +233,8 @@ abstract class ValveMotion
         $mode = self::AT_SEAT;
         $isSame = false;
         for ($turn = $this->mostTurns(); $turn > 0 && !$isSame; --$turn) {
-            $this->highest = $this->gap = $this->lost = $this->landing = $this->peak = $this->rise = $this->bounce = 0.0;
+            $this->highest = $this->gap = $this->lost = $this->landing = $this->rise = $this->bounce = 0.0;
+            $this->peak = $this->seatLoad; // to open the valve takes more
             $this->bounces = 0;
             $this->hasLanded = $this->partsOverNose = false;
             $this->trace = [];
@@ -247,8 +259,8 @@ abstract class ValveMotion
         [$ratio, $lash, $stiffness, $over] = [$this->ratio, $this->lash, $this->stiffness, $this->dampingOverCell];
         $round = 360 * $this->parts;
         $last = $this->lastNode;
-        $watched = 0;
-        $i = 0;
+        $this->watchedUntil = $i = 0;
+        $isFast = !$isTraced && !$this->hasPieces;
         if ($mode === self::AT_SEAT && $this->w === 0.0 && $this->y === $this->rest && !$isTraced) {
             // At rest until the lash is taken up.
             while ($i < $this->nose && $ratio * $this->lift[$i + 1] - $lash < $this->y) {
@@ -261,15 +273,20 @@ abstract class ValveMotion
         $this->force = $stiffness * $d0 + $over * $e0;
         $this->forceBefore = 0.0;
         while ($i < $round) {
-            if ($mode === self::AT_LOBE && $watched === 0 && !$isTraced && !$this->hasPieces && $i < $last) {
-                $i = $this->glide($i);
-                $d0 = $ratio * $this->lift[$i] - $lash - $this->y;
-                $e0 = $ratio * $this->slope[$i] - $this->w;
-            }
-            if (($mode & self::AT_LOBE) === 0 && !$isTraced && !$this->hasPieces && $i < $last) {
-                $i = $this->drift($i, $mode);
-                $d0 = $ratio * $this->lift[$i] - $lash - $this->y;
-                $e0 = $ratio * $this->slope[$i] - $this->w;
+            if ($isFast) {
+                $from = $i;
+                if (($mode & self::AT_LOBE) === 0) {
+                    $i = $this->drift($i, $mode, $round);
+                } elseif ($i < $last) {
+                    $i = $this->glide($i, $mode);
+                }
+                if ($i >= $round) {
+                    break;
+                }
+                if ($i > $from) {
+                    $d0 = $ratio * ($this->lift[$i] ?? 0.0) - $lash - $this->y;
+                    $e0 = $ratio * ($this->slope[$i] ?? 0.0) - $this->w;
+                }
             }
             if ($i >= $last) {
                 if ($mode === self::AT_SEAT && $this->staysSeated($round - $i)) {
@@ -299,10 +316,9 @@ abstract class ValveMotion
             $f1 = $stiffness * $d1 + $over * $e1;
             if ($this->holds($mode, $i, $y, $w, $y1, $w1, $d1, $f0, $f1)) {
                 if ($isHeld) {
-                    if ($watched === 0) {
+                    if ($i >= $this->watchedUntil) {
                         $this->notePeak($f0, $f1);
                     } else {
-                        --$watched;
                         $this->peak = max($this->peak, $f1);
                         if (max($f0, $f1) > self::NEAR_PEAK * $this->peak) {
                             $this->watch($y, $w, $i, $mode, $f0, $f1);
@@ -329,7 +345,7 @@ abstract class ValveMotion
                 $e1 = $ratio * $p1 - $this->w;
                 $f1 = $stiffness * $d1 + $over * $e1;
                 $this->forceBefore = 0.0;
-                $watched = self::WATCHED;
+                $this->watchedUntil = $i + 1 + self::WATCHED;
             }
             $d0 = $d1;
             $e0 = $e1;
@@ -341,7 +357,7 @@ abstract class ValveMotion
     }
 
     /** Whether a mode holds all through a cell. */
-    private function holds(int $mode, int $node, float $y, float $w, float $y1, float $w1, float $d1, float $f0, float $f1): bool
+    final protected function holds(int $mode, int $node, float $y, float $w, float $y1, float $w1, float $d1, float $f0, float $f1): bool
     {
         if (($mode & self::AT_LOBE) !== 0) {
             // A force that falls and rises again within the cell may have left the cam in between.
@@ -375,7 +391,7 @@ abstract class ValveMotion
     }
 
     /** The force at a new node: the middle of three may be the greatest, on a parabola through them. */
-    private function notePeak(float $f0, float $f1): void
+    final protected function notePeak(float $f0, float $f1): void
     {
         $before = $this->forceBefore;
         if ($before > 0.0 && $f0 >= $f1 && $f0 >= $before) {
@@ -436,13 +452,14 @@ abstract class ValveMotion
      */
     private static function about(array $powers, float $at): array
     {
-        for ($i = 0; $i < 5; ++$i) {
-            for ($j = 4; $j >= $i; --$j) {
-                $powers[$j] += $at * $powers[$j + 1];
-            }
-        }
+        [$c0, $c1, $c2, $c3, $c4, $c5] = $powers;
 
-        return $powers;
+        return [
+            $c0 + $at * ($c1 + $at * ($c2 + $at * ($c3 + $at * ($c4 + $at * $c5)))),
+            $c1 + $at * (2.0 * $c2 + $at * (3.0 * $c3 + $at * (4.0 * $c4 + $at * 5.0 * $c5))),
+            $c2 + $at * (3.0 * $c3 + $at * (6.0 * $c4 + $at * 10.0 * $c5)), $c3 + $at * (4.0 * $c4 + $at * 10.0 * $c5),
+            $c4 + $at * 5.0 * $c5, $c5,
+        ];
     }
 
     /**
@@ -501,15 +518,20 @@ abstract class ValveMotion
     private function noteForces(array $series, array $powers, float $end, float $first, float $last): void
     {
         $this->peak = max($this->peak, $last);
-        if (max($first, $last) > self::NEAR_PEAK * $this->peak) {
-            $middle = array_map(fn (float $part): float => $this->forceAt($series, $powers, $part * $end), [0.25, 0.5, 0.75]);
-            [$before, $now] = [$first, $middle[0]];
-            foreach ([$middle[1], $middle[2], $last] as $next) {
-                $bow = $before - 2 * $now + $next;
-                $isTop = $now >= $before && $now >= $next && $bow < 0.0;
-                $this->peak = max($this->peak, $isTop ? $now - ($next - $before) ** 2 / (8 * $bow) : $now);
-                [$before, $now] = [$now, $next];
-            }
+        if (max($first, $last) <= self::NEAR_PEAK * $this->peak) {
+            return;
+        }
+        // A bow rises above three points of it by an eighth of how far it bends, and never by half.
+        $middle = $this->forceAt($series, $powers, 0.5 * $end);
+        if (max($first, $middle, $last) + 0.5 * abs($first - 2 * $middle + $last) <= $this->peak) {
+            return;
+        }
+        [$before, $now] = [$first, $this->forceAt($series, $powers, 0.25 * $end)];
+        foreach ([$middle, $this->forceAt($series, $powers, 0.75 * $end), $last] as $next) {
+            $bow = $before - 2 * $now + $next;
+            $isTop = $now >= $before && $now >= $next && $bow < 0.0;
+            $this->peak = max($this->peak, $isTop ? $now - ($next - $before) ** 2 / (8 * $bow) : $now);
+            [$before, $now] = [$now, $next];
         }
     }
 
@@ -523,23 +545,21 @@ abstract class ValveMotion
             $powers = $from > 0.0 ? self::about($whole, $from) : $whole;
             $series = $this->series($this->y, $this->w, $mode, $powers);
             $width = 1.0 - $from;
-            $found = $this->firstChange($series, $powers, $mode, $width, $change > 0);
-            $end = $found === null ? $width : $found[0];
-            [$y, $w] = self::state($series, $end);
+            [$end, $which, $y, $w] = $this->firstChange($series, $powers, $mode, $width, $change > 0);
             $this->follow($series, $powers, $mode, $end, $asksLift, [$y, $w]);
             $this->arrive($end);
             $this->y = $y;
             $this->w = $w;
-            if ($found === null) {
+            if ($which === null) {
                 return $mode;
             }
-            if ($found[1] === self::AT_SEAT) {
+            if ($which === self::AT_SEAT) {
                 $this->atSeat(($mode & self::AT_SEAT) === 0, $w, $cell >= $this->nose);
             }
-            $mode = match ($found[1]) {
+            $mode = match ($which) {
                 self::NEXT_PIECE => $mode + (1 << self::PIECE),
                 self::PIECE_BEFORE => $mode - (1 << self::PIECE),
-                default => $mode ^ $found[1],
+                default => $mode ^ $which,
             };
             $from += $end;
         }
@@ -601,17 +621,19 @@ abstract class ValveMotion
      * @param non-empty-list<float> $series
      * @param array{float, float, float, float, float, float} $powers
      *
-     * @return array{float, int}|null where, and which
+     * @return array{float, int|null, float, float} where, and which; the end of the stretch where none changes; lift and slope there
      */
-    private function firstChange(array $series, array $powers, int $mode, float $width, bool $isAfterChange): ?array
+    private function firstChange(array $series, array $powers, int $mode, float $width, bool $isAfterChange): array
     {
         $earlier = $isAfterChange ? min(self::AFTER, $width) : 0.0;
+        [$y, $w] = [$series[0], $series[1] ?? 0.0];
         for ($sample = 1; $sample <= self::SAMPLES; ++$sample) {
             $later = $width * $sample / self::SAMPLES;
             if ($later <= $earlier) {
                 continue;
             }
-            [$y, $w] = self::state($series, $later);
+            // What the whole cell leads to is known from the leap that it could not take.
+            [$y, $w] = $later === 1.0 && !$isAfterChange ? [$this->nextY, $this->nextW] : self::state($series, $later);
             $first = null;
             foreach ($this->changes as $which) {
                 if ($which === self::AT_SEAT && $y > self::CLEAR) {
@@ -619,8 +641,8 @@ abstract class ValveMotion
                 }
                 $signal = $this->signal($powers, $mode, $which, $later, $y, $w);
                 if ($signal < 0.0) {
-                    $at = $this->root($series, $powers, $mode, $which, $earlier, $later, $signal);
-                    $first = $first === null || $at < $first[0] ? [$at, $which] : $first;
+                    [$at, $atY, $atW] = $this->root($series, $powers, $mode, $which, $earlier, $later, $signal, $y, $w);
+                    $first = $first === null || $at < $first[0] ? [$at, $which, $atY, $atW] : $first;
                 }
             }
             if ($first !== null) {
@@ -629,7 +651,7 @@ abstract class ValveMotion
             $earlier = $later;
         }
 
-        return null;
+        return [$width, null, $y, $w];
     }
 
     /**
@@ -637,34 +659,47 @@ abstract class ValveMotion
      *
      * @param non-empty-list<float> $series
      * @param array{float, float, float, float, float, float} $powers
+     * @param float $last the signal at the later end, where lift and slope are y and w
+     *
+     * @return array{float, float, float} where; lift and slope there
      */
-    private function root(array $series, array $powers, int $mode, int $which, float $from, float $to, float $last): float
-    {
-        [$y, $w] = $from === 0.0 ? [$series[0], $series[1] ?? 0.0] : self::state($series, $from);
-        $first = $this->signal($powers, $mode, $which, $from, $y, $w);
+    private function root(
+        array $series,
+        array $powers,
+        int $mode,
+        int $which,
+        float $from,
+        float $to,
+        float $last,
+        float $y,
+        float $w,
+    ): array {
+        [$y0, $w0] = $from === 0.0 ? [$series[0], $series[1] ?? 0.0] : self::state($series, $from);
+        $first = $this->signal($powers, $mode, $which, $from, $y0, $w0);
         if ($first <= 0.0) {
-            return $from; // it changed at the beginning of the stretch
+            return [$from, $y0, $w0]; // it changed at the beginning of the stretch
         }
         $side = 0;
+        [$endY, $endW] = [$y, $w];
         for ($turn = 0; $turn < 60 && $to - $from > 1e-12; ++$turn) {
             $at = ($from * $last - $to * $first) / ($last - $first);
             [$y, $w] = self::state($series, $at);
             $now = $this->signal($powers, $mode, $which, $at, $y, $w);
             if (abs($now) < $this->noForce) {
-                return $at;
+                return [$at, $y, $w];
             }
             if ($now > 0.0) {
                 [$from, $first] = [$at, $now];
                 $last = $side === 1 ? $last / 2 : $last;
                 $side = 1;
             } else {
-                [$to, $last] = [$at, $now];
+                [$to, $last, $endY, $endW] = [$at, $now, $y, $w];
                 $first = $side === -1 ? $first / 2 : $first;
                 $side = -1;
             }
         }
 
-        return $to;
+        return [$to, $endY, $endW];
     }
 
     /**

@@ -196,6 +196,18 @@ final class MotionTest extends AppTestCase
         self::assertNull($this->motion()->get('measured')->raw());
     }
 
+    public function testTheCardOfOneLobeAloneGoesBeforeThatOfItsKind(): void
+    {
+        $this->fill();
+        $ofKind = self::threshold($this->motion(), 'float', 'found') ?? 0.0;
+        $this->send('POST', $this->case.'/entries', self::entry(
+            'claim', [self::AT, 'lobe', 'claimed.card_high_duration'], ['text' => '262', 'standing' => 'known'],
+        ), 201);
+        $card = array_column(self::rows($this->motion()->get('card')), 'value', 'name');
+        self::assertSame('262.0', Node::root($card['card_high_duration'] ?? null)->get('figure')->text());
+        self::assertLessThan($ofKind - 100, self::threshold($this->motion(), 'float', 'found') ?? 0.0);
+    }
+
     public function testALobeOfTheLibraryIsTriedWholeAndLeavesNothingOfTheOther(): void
     {
         $this->fill();
