@@ -38,6 +38,26 @@ enum Component: string
         };
     }
 
+    /** What a part goes with from build to build; null where nothing is said of it. */
+    public static function ofPart(Part $part): ?self
+    {
+        return match ($part) {
+            Part::Chamber => self::Head,
+            Part::Lobe => self::Cam,
+            Part::Follower => self::Followers,
+            Part::Pushrod => self::Pushrods,
+            Part::Rocker => self::Rockers,
+            Part::Spring => self::Springs,
+            Part::Retainer => self::Retainers,
+            Part::Locks => self::Locks,
+            Part::Valve => self::Valves,
+            Part::Guide => self::Guides,
+            Part::Piston, Part::PistonRelief => self::Pistons,
+            Part::Timing => self::TimingDrive,
+            default => null,
+        };
+    }
+
     /** @return list<self> */
     public static function of(Engine $engine): array
     {

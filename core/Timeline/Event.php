@@ -22,6 +22,7 @@ final readonly class Event
         public RunUnit $unit,
         public bool $sameSymptom,
         public string $words,
+        public ?EarlierCase $earlier = null,
     ) {
     }
 
@@ -37,6 +38,7 @@ final readonly class Event
             $data->get('what')->choice(EventKind::class), $data->maybe('date')?->day(), $amount,
             $data->maybe('unit')?->choice(RunUnit::class) ?? RunUnit::Hours,
             $data->maybe('sameSymptom')?->flag() ?? false, trim($data->maybe('words')?->text(2000) ?? ''),
+            ($earlier = $data->maybe('earlier')) === null ? null : EarlierCase::fromNode($earlier),
         );
     }
 
@@ -45,12 +47,24 @@ final readonly class Event
         return new Slot(Place::ENGINE, self::PART, self::ITEM, $id);
     }
 
+    /** What happened and when, as it is named in a sentence. */
+    public function words(): string
+    {
+        return $this->what->value.($this->date === null ? '' : ' of '.$this->date->format('Y-m-d'));
+    }
+
+    public function with(EarlierCase $earlier): self
+    {
+        return new self($this->what, $this->date, $this->amount, $this->unit, $this->sameSymptom, $this->words, $earlier);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return array_filter([
             'what' => $this->what->value, 'date' => $this->date?->format('Y-m-d'), 'amount' => $this->amount, 'unit' => $this->unit->value,
             'sameSymptom' => $this->sameSymptom ? true : null, 'words' => $this->words === '' ? null : $this->words,
+            'earlier' => $this->earlier?->toArray(),
         ], static fn (mixed $value): bool => $value !== null);
     }
 }

@@ -13,9 +13,10 @@ final readonly class Timeline
     /**
      * @param array<string, Event> $events by id, oldest first
      * @param array<string, array<string, PartState>> $carried state by component, then event
+     * @param array<string, array<string, PartState>> $byTags those of them that follow from tags
      * @param list<string> $contradictions in words
      */
-    private function __construct(public array $events, public array $carried, public array $contradictions)
+    private function __construct(public array $events, public array $carried, public array $byTags, public array $contradictions)
     {
     }
 
@@ -41,7 +42,13 @@ final readonly class Timeline
             $ordered[$id] = $events[$id];
         }
 
-        return new self($ordered, $carried, self::contradictions($ordered));
+        $tagged = TaggedBuilds::of($case, $ordered);
+        $contradictions = [...self::contradictions($ordered), ...$tagged->contradictions($carried, $ordered, $case->engine)];
+        foreach ($tagged->states as $component => $states) {
+            $carried[$component] = [...($carried[$component] ?? []), ...$states];
+        }
+
+        return new self($ordered, $carried, $tagged->states, $contradictions);
     }
 
     /**
@@ -65,9 +72,8 @@ final readonly class Timeline
                 && $event->amount < $last->amount
             ) {
                 $found[] = sprintf(
-                    'The %s%s at %s %s stands after the %s at %s %s: the count runs backwards.', $event->what->value,
-                    $event->date === null ? '' : ' of '.$event->date->format('Y-m-d'), $event->amount, $event->unit->value,
-                    $last->what->value, $last->amount, $last->unit->value,
+                    'The %s at %s %s stands after the %s at %s %s: the count runs backwards.', $event->words(),
+                    $event->amount, $event->unit->value, $last->what->value, $last->amount, $last->unit->value,
                 );
             }
             if ($event->amount !== null) {

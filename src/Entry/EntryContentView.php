@@ -31,7 +31,13 @@ use OpenApi\Attributes as OA;
     new OA\Property('also', description: 'further answers to the same question', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property('what', type: 'string', enum: ['build', 'run', 'service', 'failure']), new OA\Property('date', type: 'string'),
     new OA\Property('amount', type: 'number'), new OA\Property('unit', type: 'string', enum: ['h', 'km', 'mi', 'runs']),
-    new OA\Property('sameSymptom', type: 'boolean'),
+    new OA\Property('sameSymptom', type: 'boolean'), new OA\Property(
+        'earlier', description: 'the shop’s case of an event, and the parts that stood in that build', type: 'object',
+        required: ['case'], properties: [
+            new OA\Property('case', type: 'string', format: 'uuid'), new OA\Property('name', type: 'string'),
+            new OA\Property('parts', type: 'array', items: new OA\Items(type: 'object', additionalProperties: true)),
+        ],
+    ),
     new OA\Property('codes', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property('expected', type: 'integer'), new OA\Property('found', type: 'integer'),
     new OA\Property('where', type: 'string', enum: ['tray', 'sealed', 'machinist', 'laboratory', 'customer']),

@@ -41,6 +41,9 @@ use MuteTapper\Core\Quantity\Typed;
 use MuteTapper\Core\Quantity\Unit;
 use MuteTapper\Core\Quantity\UnitSystem;
 use MuteTapper\Core\Sheet\Column;
+use MuteTapper\Core\Timeline\EarlierCase;
+use MuteTapper\Core\Timeline\Event;
+use MuteTapper\Core\Timeline\StoodPart;
 
 /** Turns what a person typed into the content of an entry: reads figures, checks signs, adds the gauge's worth. */
 final readonly class EntryPreparer
@@ -92,6 +95,7 @@ final readonly class EntryPreparer
                 EntryKind::Finding => self::finding($data),
                 EntryKind::Sweep => $this->sweep($data),
                 EntryKind::Lift => $this->lift($data),
+                EntryKind::Event => $this->event($data, $case),
                 EntryKind::Tag => $this->tag($typed->slot, $data, $case, $engine),
                 EntryKind::Look => ['state' => ($data->maybe('state')?->choice(SeenState::class) ?? SeenState::AsFound)->value],
                 EntryKind::Photograph => $this->photograph($data, $case),
@@ -193,6 +197,31 @@ final readonly class EntryPreparer
         }
 
         return Node::root(['gauge' => $gauge->toArray()] + $data->map());
+    }
+
+    /**
+     * An event of which the shop has a case takes with it the tags of the parts that stand there today. A case that is not here, such
+     * as one that was taken in from another shop, stays as it was told.
+     *
+     * @return array<string, mixed>
+     */
+    private function event(Node $data, CaseRecord $case): array
+    {
+        $event = Event::fromNode($data);
+        if ($event->earlier === null) {
+            return $event->toArray();
+        }
+        if ($event->earlier->id === $case->id) {
+            throw BadDocument::at('/data/earlier/case', 'an event is not of the case that it stands in.');
+        }
+        $earlier = $this->cases->find($event->earlier->id);
+        if ($earlier === null) {
+            return $event->earlier->parts === []
+                ? throw BadDocument::at('/data/earlier/case', 'there is no such case here.') : $event->toArray();
+        }
+        $parts = array_map(StoodPart::of(...), $this->cases->file($earlier)->log->standing(EntryKind::Tag));
+
+        return $event->with(new EarlierCase($earlier->id, $earlier->name, $parts))->toArray();
     }
 
     /**

@@ -20,9 +20,14 @@ final readonly class Cases
     {
     }
 
+    public function find(string $id): ?CaseRecord
+    {
+        return $this->entities->find(CaseRecord::class, $id);
+    }
+
     public function get(string $id): CaseRecord
     {
-        return $this->entities->find(CaseRecord::class, $id) ?? throw Problem::notFound('There is no case with this id here.');
+        return $this->find($id) ?? throw Problem::notFound('There is no case with this id here.');
     }
 
     /** By the number that it has in this shop, or by its id. */

@@ -16,6 +16,7 @@ final readonly class TimelineView
     /**
      * @param list<string> $order
      * @param list<string> $contradictions
+     * @param list<CarriedByTagsView> $byTags
      * @param list<string> $carried what went from failure to failure, and what did not, in sentences
      */
     private function __construct(
@@ -23,6 +24,7 @@ final readonly class TimelineView
         #[OA\Property(description: 'ids of the events, oldest first', items: new OA\Items(type: 'string'))]
         public array $order,
         public array $contradictions,
+        public array $byTags,
         public array $carried,
     ) {
     }
@@ -31,7 +33,16 @@ final readonly class TimelineView
     {
         $timeline = Timeline::of($case);
 
-        return new self($revision, array_map(strval(...), array_keys($timeline->events)), $timeline->contradictions,
-            CarriedParts::of($timeline)->sentences($case->engine));
+        $byTags = [];
+        foreach ($timeline->byTags as $component => $states) {
+            foreach ($states as $event => $state) {
+                $byTags[] = new CarriedByTagsView($component, $event, $state);
+            }
+        }
+
+        return new self(
+            $revision, array_map(strval(...), array_keys($timeline->events)), $timeline->contradictions, $byTags,
+            CarriedParts::of($timeline)->sentences($case->engine),
+        );
     }
 }

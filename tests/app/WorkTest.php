@@ -61,6 +61,12 @@ final class WorkTest extends AppTestCase
             'event', ['engine', 'timeline', 'event', 'e1'],
             ['what' => 'failure', 'date' => '2026-05-01', 'amount' => 31.5, 'unit' => 'h', 'sameSymptom' => true],
         ];
+        yield 'an event of an earlier case' => [
+            'event', ['engine', 'timeline', 'event', 'e0'],
+            ['what' => 'failure', 'earlier' => ['case' => '01a00000-0000-7000-8000-000000000001', 'name' => 'Before', 'parts' => [
+                ['place' => 'A1-E1', 'part' => 'spring', 'index' => 'outer', 'tag' => 's-1'],
+            ]]],
+        ];
         yield 'a carried part' => ['carry', ['engine', 'timeline', 'carry.rockers', 'e1'], ['state' => 'carried']];
         yield 'a step' => ['step', ['engine', 'plan', 'step.outside'], ['state' => 'done']];
         yield 'an order' => ['order', ['engine', 'plan', 'order'], ['codes' => ['head_off']]];

@@ -52,6 +52,10 @@ final class EntryContentTest extends TestCase
         yield 'answer' => [EntryKind::Answer, ['choice' => 'steady', 'note' => ' at 900 ']];
         yield 'answers' => [EntryKind::Answer, ['choice' => 'inlet', 'also' => ['exhaust']]];
         yield 'event' => [EntryKind::Event, ['what' => 'run', 'date' => '2026-01-31', 'amount' => 3, 'unit' => 'runs', 'words' => ' wet ']];
+        yield 'event of an earlier case' => [EntryKind::Event, ['what' => 'failure', 'earlier' => [
+            'case' => '01a00000-0000-7000-8000-000000000001', 'name' => 'Before',
+            'parts' => [['place' => 'A1-E1', 'part' => 'spring', 'index' => 'outer', 'tag' => 's-1']],
+        ]]];
         yield 'event without anything' => [EntryKind::Event, ['what' => 'build']];
         yield 'carried' => [EntryKind::Carry, ['state' => 'unknown']];
         yield 'log' => [EntryKind::Log, $log];

@@ -7,6 +7,7 @@ namespace MuteTapper\Tests\Core\Timeline;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Entry\EntryKind;
+use MuteTapper\Core\Entry\Slot;
 use MuteTapper\Core\Timeline\CarriedCount;
 use MuteTapper\Core\Timeline\CarriedParts;
 use MuteTapper\Core\Timeline\Carry;
@@ -71,6 +72,94 @@ final class TimelineTest extends TestCase
             ['rockers' => ['failed' => PartState::Carried], 'springs' => ['failed' => PartState::New]],
             Timeline::of($example->case())->carried,
         );
+    }
+
+    private const EARLIER = '01a00000-0000-7000-8000-000000000001';
+
+    /**
+     * A failure, and the one at hand: what stood in the first is told by its tags, what stands now by the entries of the case.
+     *
+     * @param list<array<string, string>> $before
+     * @param array<string, string> $now tag by station, of the followers
+     * @param array<string, array<string, mixed>> $between
+     */
+    private static function twice(array $before, array $now, array $between = []): Example
+    {
+        $example = self::with([
+            'first' => [
+                'what' => 'failure', 'date' => '2026-01-10',
+                'earlier' => ['case' => self::EARLIER, 'name' => 'Made up', 'parts' => $before],
+            ],
+            ...$between,
+            'second' => ['what' => 'failure', 'date' => '2026-06-01', 'sameSymptom' => true],
+        ]);
+        foreach ($now as $place => $tag) {
+            $example->records(EntryKind::Tag, new Slot($place, 'follower', 'tag'), ['tag' => $tag]);
+        }
+
+        return $example;
+    }
+
+    /** @return array<string, string> */
+    private static function follower(string $place, string $tag): array
+    {
+        return ['place' => $place, 'part' => 'follower', 'tag' => $tag];
+    }
+
+    public function testAPartThatStoodInBothFailuresWasCarriedWhereverItStandsNow(): void
+    {
+        $timeline = Timeline::of(self::twice(
+            [self::follower('A4-E1', 'f-1'), self::follower('A1-E1', 'f-2')], ['A2-I1' => 'f-1', 'A1-E1' => 'f-2'],
+        )->case());
+        self::assertSame(['followers' => ['second' => PartState::Carried]], $timeline->byTags);
+        self::assertSame($timeline->byTags, $timeline->carried);
+        self::assertSame([1, 0, 0, 0], CarriedParts::of($timeline)->counts['followers']->toArray());
+        self::assertSame([], $timeline->contradictions);
+    }
+
+    public function testAPartInThePlaceOfAnotherIsNewAndOneOfWhichNothingIsKnownIsNeither(): void
+    {
+        $before = [self::follower('A4-E1', 'f-1')];
+        $new = Timeline::of(self::twice($before, ['A4-E1' => 'f-9'])->case());
+        self::assertSame(['followers' => ['second' => PartState::New]], $new->byTags);
+        self::assertSame([], Timeline::of(self::twice($before, ['A3-E1' => 'f-9'])->case())->byTags, 'nobody tagged what stood there');
+        $mixed = self::twice([...$before, self::follower('A1-E1', 'f-2')], ['A4-E1' => 'f-9', 'A1-E1' => 'f-2']);
+        self::assertSame([], Timeline::of($mixed->case())->byTags, 'one was carried, one is new');
+        $at = Timeline::of($mixed->failed('A4-E1')->case());
+        self::assertSame(['followers' => ['second' => PartState::New]], $at->byTags, 'what counts is the one that failed');
+    }
+
+    public function testWhatRanInBetweenMayBeWhereAPartWentInNew(): void
+    {
+        $run = ['ran' => ['what' => 'run', 'date' => '2026-03-01']];
+        $before = [self::follower('A4-E1', 'f-1')];
+        self::assertSame([], Timeline::of(self::twice($before, ['A4-E1' => 'f-9'], $run)->case())->byTags);
+        self::assertNotSame([], Timeline::of(self::twice($before, ['A4-E1' => 'f-1'], $run)->case())->byTags);
+        $built = ['built' => ['what' => 'build', 'date' => '2026-03-01']];
+        self::assertNotSame([], Timeline::of(self::twice($before, ['A4-E1' => 'f-9'], $built)->case())->byTags);
+    }
+
+    public function testTagsGoBeforeWhatWasSaidAndTheContradictionIsSaid(): void
+    {
+        $example = self::twice([self::follower('A4-E1', 'f-1')], ['A4-E1' => 'f-1'])->records(
+            EntryKind::Carry, Carry::slot(Component::Followers, 'second'), ['state' => 'new'],
+        )->records(EntryKind::Carry, Carry::slot(Component::Springs, 'second'), ['state' => 'new']);
+        $timeline = Timeline::of($example->case());
+        self::assertSame(PartState::Carried, $timeline->carried['followers']['second'] ?? null);
+        self::assertSame(PartState::New, $timeline->carried['springs']['second'] ?? null, 'of the springs there are no tags');
+        self::assertCount(1, $timeline->contradictions);
+        self::assertStringContainsString(
+            'said to be new at the failure of 2026-06-01, but by their tags (f-1) they were carried', $timeline->contradictions[0],
+        );
+    }
+
+    public function testAPartOfAnEarlierBuildHasAPlaceForATag(): void
+    {
+        $this->expectException(BadDocument::class);
+        $this->expectExceptionMessage('no spring is told by a tag there');
+        Event::fromNode(Node::root(['what' => 'failure', 'earlier' => [
+            'case' => self::EARLIER, 'parts' => [['place' => 'A4-E1', 'part' => 'spring', 'tag' => 's-1']],
+        ]]));
     }
 
     public function testOnlyWhatTheEngineHasCanBeCarried(): void

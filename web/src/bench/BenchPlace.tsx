@@ -12,7 +12,8 @@ import { Remarks } from '../sheet/Remarks';
 import type { SheetLayout } from '../sheet/cells';
 import { Sheet } from '../sheet/Sheet';
 import { ordersOf, useInOrder, type RowOrder } from './rowOrder';
-import { AddLoose, MetElsewhere, StandsAt, useLooseRows } from './LooseRows';
+import { MetElsewhere } from '../entry/PartTag';
+import { AddLoose, StandsAt, useLooseRows } from './LooseRows';
 import { Schools } from './Schools';
 import { Swept } from './Swept';
 import { useSettings } from './useSettings';
@@ -163,7 +164,10 @@ function LooseSheet({ caseId, layout, face, across, curves }: LooseProps) {
           note={(row) => <StandsAt tag={row.label} coil={face} />}
         />
       )}
-      <MetElsewhere tag={(loose.layout.rows.find((row) => row.key === at) ?? loose.layout.rows[0])?.label ?? null} />
+      <MetElsewhere
+        tag={(loose.layout.rows.find((row) => row.key === at) ?? loose.layout.rows[0])?.label ?? null}
+        at={(place, isLoose) => `bench/${isLoose ? 'loose_springs' : 'springs'}.outer?at=${place}`}
+      />
       {drawn.length > 1 && (
         <Overlay curves={drawn} label={words.bench.overlaid(drawn.length)} along={words.bench.height} up={words.bench.load} />
       )}

@@ -1,14 +1,11 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { asTag, isTag } from '../entry/PartTag';
 import { placeLabel, type SlotAddress } from '../entry/slots';
 import { useBench } from '../entry/useBench';
 import { Choice } from '../shared/Choice';
 import { LineForm, LineText } from '../shared/LineForm';
 import { words } from '../shared/messages';
-import { usePart } from '../shared/queries';
 import type { SheetLayout, SheetRow } from '../sheet/cells';
-
-const TAG = /^[a-z0-9][a-z0-9-]{0,39}$/;
 
 const KEY = 'mute-tapper.loose.';
 
@@ -41,17 +38,17 @@ export function useLooseRows(caseId: string, layout: SheetLayout): { layout: She
 /** One more part off the engine, by a tag of its own. */
 export function AddLoose({ onAdd }: { onAdd: (tag: string) => void }) {
   const [tag, setTag] = useState('');
-  const wanted = tag.trim().toLowerCase().replace(/\s+/g, '-');
+  const wanted = asTag(tag);
   return (
     <LineForm
       label={words.bench.addLoose}
       send={words.bench.addLoose}
-      isReady={TAG.test(wanted)}
+      isReady={isTag(wanted)}
       onSend={() => {
         onAdd(wanted);
         setTag('');
       }}
-      after={tag !== '' && !TAG.test(wanted) ? <span className="wrong">{words.bench.tagWrong}</span> : undefined}
+      after={tag !== '' && !isTag(wanted) ? <span className="wrong">{words.bench.tagWrong}</span> : undefined}
     >
       <LineText value={tag} label={words.bench.tag} onChange={setTag} />
     </LineForm>
@@ -80,26 +77,5 @@ export function StandsAt({ tag, coil }: { tag: string; coil: string }) {
       }}
       options={view.stations.map((station) => ({ value: station.code, label: station.label }))}
     />
-  );
-}
-
-/** Other cases in which the part was met. */
-export function MetElsewhere({ tag }: { tag: string | null }) {
-  const { view } = useBench();
-  const places = (usePart(tag).data ?? []).filter((one) => one.case !== view.id);
-  if (tag === null || places.length === 0) return null;
-  return (
-    <p className="note pad">
-      {words.bench.metElsewhere(tag)}{' '}
-      {places.map((one, i) => (
-        <span key={`${one.case} ${one.place}`}>
-          {i > 0 && ', '}
-          <Link to={`/case/${one.case}/bench/${one.isLoose ? 'loose_springs' : 'springs'}.outer?at=${one.place}`}>
-            {one.isLoose ? words.bench.offEngineIn(one.name) : words.bench.standsIn(one.label, one.name)}
-          </Link>
-        </span>
-      ))}
-      .
-    </p>
   );
 }

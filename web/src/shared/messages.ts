@@ -419,6 +419,12 @@ export const words = {
     carryHint: 'Which part went into which run. Arrows walk; N new, C carried over, X changed in itself, ? unknown, each goes on downward.',
     states: { new: 'new', carried: 'carried', changed: 'changed', unknown: 'unknown' },
     notSaid: 'not said',
+    case: 'case of it',
+    thisCase: 'this one',
+    noCase: 'none here',
+    ofCase: (event: string, name: string): string => `${event}: case ${name}`,
+    knownByTags: (tags: number): string => (tags === 0 ? 'no tags in it' : `${tags} tagged ${tags === 1 ? 'part' : 'parts'}`),
+    byTags: 'by tags',
   },
   log: {
     events: 'Events',
@@ -672,6 +678,10 @@ export const words = {
     by: (by: string, at: string): string => `${by}, ${at}`,
   },
   tags: {
+    stands: (label: string): string => `What stands at ${label}, by its tags`,
+    standsHint:
+      'A tag of its own for each part: where the same part is met again, in another build or another case, what was carried over follows from it.',
+    of: (part: string, label: string): string => `tag of the ${part} of ${label}`,
     title: 'Tags to print',
     parts: 'parts',
     all: 'for every station',

@@ -1,5 +1,5 @@
 import { useBench } from '../entry/useBench';
-import type { EntryView } from '../shared/api';
+import type { EntryView, Schemas } from '../shared/api';
 import { useKeys } from '../shared/keys';
 import { words } from '../shared/messages';
 import { inGrid, useRoving } from '../shared/useRoving';
@@ -9,8 +9,15 @@ const STATES: readonly State[] = ['new', 'carried', 'changed', 'unknown'];
 const KEY_OF: Record<string, State> = { n: 'new', c: 'carried', x: 'changed', '?': 'unknown' };
 const carrySlot = (component: string, event: string) => ({ place: 'engine', part: 'timeline', item: `carry.${component}`, index: event });
 
+interface Props {
+  events: readonly EntryView[];
+  /** What follows from the tags of the parts: it is heard before what is said. */
+  byTags: readonly Schemas['CarriedByTagsView'][];
+  comesTo: readonly string[];
+}
+
 /** Component by event: new, carried, changed or unknown. Arrows walk, one letter fills and goes on. */
-export function CarryOver({ events, comesTo }: { events: readonly EntryView[]; comesTo: readonly string[] }) {
+export function CarryOver({ events, byTags, comesTo }: Props) {
   const { view, slots, record, withdraw } = useBench();
   const head = (event: EntryView): string => `${words.timeline.whats[event.content.what ?? 'run']} ${event.content.date ?? ''}`.trim();
   const fill = (row: number, column: number, state: State | null): void => {
@@ -67,7 +74,9 @@ export function CarryOver({ events, comesTo }: { events: readonly EntryView[]; c
             <tr key={component.code}>
               <th scope="row">{component.label}</th>
               {events.map((event, column) => {
-                const state = (slots.get(carrySlot(component.code, event.index ?? '')).entry?.content.state ?? null) as State | null;
+                const tagged = byTags.find((one) => one.component === component.code && one.event === event.index)?.state;
+                const said = (slots.get(carrySlot(component.code, event.index ?? '')).entry?.content.state ?? null) as State | null;
+                const state = tagged ?? said;
                 return (
                   <td key={event.index}>
                     <button
@@ -76,10 +85,11 @@ export function CarryOver({ events, comesTo }: { events: readonly EntryView[]; c
                       {...roving.item(row * columns + column)}
                       aria-label={`${component.label}, ${head(event)}: ${state === null ? words.timeline.notSaid : words.timeline.states[state]}`}
                       onKeyDown={onKeyDown}
-                      onClick={() => fill(row, column, STATES[(state === null ? 0 : STATES.indexOf(state) + 1) % STATES.length] ?? 'new')}
+                      onClick={() => fill(row, column, STATES[(said === null ? 0 : STATES.indexOf(said) + 1) % STATES.length] ?? 'new')}
                     >
                       {state === null ? '–' : words.timeline.states[state]}
                     </button>
+                    {tagged !== undefined && <small className="by-tags">{words.timeline.byTags}</small>}
                   </td>
                 );
               })}

@@ -1,5 +1,6 @@
 import { screen, within } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
+import { words } from '../shared/messages';
 import { openCase, told } from '../testing/case';
 import { ClaimedParts } from './ClaimedParts';
 import { Timeline } from './Timeline';
@@ -81,6 +82,35 @@ test('what the table comes to is said under it', async () => {
     get: timeline(['early', 'late'], [], ['In every failure that came again: cam.', 'Ran without trouble too: head.']),
   });
   expect(await screen.findByText('In every failure that came again: cam. Ran without trouble too: head.')).toBeVisible();
+});
+
+test('an earlier failure names its case; what follows from tags is said, and a press says what a person says', async () => {
+  const first = {
+    ...event('first', 'failure', '2026-01-10', 12),
+    content: { what: 'failure' as const, earlier: { case: 'c9', parts: [{}] } },
+  };
+  const { user, sent } = openCase(<Timeline />, {
+    entries: [...life, first],
+    get: {
+      '/api/cases/{id}/timeline': {
+        ...timeline(['early', 'first', 'late'])['/api/cases/{id}/timeline'],
+        byTags: [{ component: 'springs', event: 'late', state: 'carried' }],
+      },
+      '/api/cases/{id}/comparable': [
+        { id: 'c8', number: 8, name: 'Before' },
+        { id: 'c9', number: 9, name: 'In the winter' },
+      ],
+    },
+  });
+  expect(await screen.findByText('1 tagged part')).toBeVisible();
+  expect(screen.getByText(words.timeline.thisCase)).toBeVisible();
+  await user.click(screen.getByRole('combobox', { name: 'failure: case of it' }));
+  await user.click(await screen.findByRole('option', { name: 'Before' }));
+  await expect.poll(() => told(sent)).toEqual([['engine/timeline/event/first', { what: 'failure', earlier: { case: 'c8' } }]]);
+  const cell = screen.getByRole('button', { name: 'springs, failure 2026-05-01: carried' });
+  expect(cell.parentElement).toHaveTextContent(words.timeline.byTags);
+  await user.click(cell);
+  await expect.poll(() => told(sent).at(-1)).toEqual(['engine/timeline/carry.springs/late', { state: 'new' }]);
 });
 
 test('a press goes through the states', async () => {

@@ -3,8 +3,9 @@ import { EntryField } from '../entry/EntryField';
 import { reasonOf, refusedIn } from '../entry/refusal';
 import { useBench } from '../entry/useBench';
 import type { EntryInput, EntryView } from '../shared/api';
+import { Choice } from '../shared/Choice';
 import { words } from '../shared/messages';
-import { useTimeline } from '../shared/queries';
+import { useComparable, useTimeline } from '../shared/queries';
 import { uuidv7 } from '../shared/uuid';
 import { CarryOver } from './CarryOver';
 
@@ -26,6 +27,7 @@ export function Timeline() {
     return at < 0 ? order.length : at;
   };
   const events = [...standing].sort((a, b) => rank(a) - rank(b));
+  const onBench = events.findLast((event) => event.content.what === 'failure');
   const change = (event: EntryView, part: EntryInput['data'], what: string): void =>
     record(
       'event',
@@ -49,13 +51,20 @@ export function Timeline() {
             <th>{words.timeline.date}</th>
             <th>{words.timeline.since}</th>
             <th>{words.timeline.same}</th>
+            <th>{words.timeline.case}</th>
             <th>{words.timeline.words}</th>
             <th />
           </tr>
         </thead>
         <tbody>
           {events.map((event) => (
-            <EventRow key={event.index} event={event} change={change} remove={() => withdraw(event, words.timeline.event)} />
+            <EventRow
+              key={event.index}
+              event={event}
+              isOnBench={event === onBench}
+              change={change}
+              remove={() => withdraw(event, words.timeline.event)}
+            />
           ))}
         </tbody>
       </table>
@@ -71,18 +80,20 @@ export function Timeline() {
           </Button>
         ))}
       </div>
-      {events.length > 0 && <CarryOver events={events} comesTo={timeline.data?.carried ?? []} />}
+      {events.length > 0 && <CarryOver events={events} byTags={timeline.data?.byTags ?? []} comesTo={timeline.data?.carried ?? []} />}
     </div>
   );
 }
 
 interface EventRowProps {
   event: EntryView;
+  /** The case at hand is that of this event. */
+  isOnBench: boolean;
   change: (event: EntryView, part: EntryInput['data'], what: string) => void;
   remove: () => void;
 }
 
-function EventRow({ event, change, remove }: EventRowProps) {
+function EventRow({ event, isOnBench, change, remove }: EventRowProps) {
   const { slots } = useBench();
   const refused = refusedIn(slots.get(eventSlot(event.index ?? '')));
   const wrongIn = (field: string, text: string): { text: string; reason: string } | null =>
@@ -141,6 +152,7 @@ function EventRow({ event, change, remove }: EventRowProps) {
             onChange={(event2) => change(event, { ...content, sameSymptom: event2.target.checked }, words.timeline.same)}
           />
         </td>
+        <td>{isOnBench ? words.timeline.thisCase : <CaseOfIt event={event} name={name} change={change} />}</td>
         <td>
           <EntryField
             stands={event.content.words ?? ''}
@@ -157,11 +169,36 @@ function EventRow({ event, change, remove }: EventRowProps) {
       </tr>
       {refused !== null && !isShownInField && (
         <tr>
-          <td colSpan={6} className="wrong" role="alert">
+          <td colSpan={7} className="wrong" role="alert">
             {reasonOf(refused)}
           </td>
         </tr>
       )}
+    </>
+  );
+}
+
+/** The shop's own case of an event: what was tagged there says which parts stood in that build. */
+function CaseOfIt({ event, name, change }: { event: EntryView; name: string; change: EventRowProps['change'] }) {
+  const { view } = useBench();
+  const cases = useComparable(view.id).data ?? [];
+  const { earlier, ...rest } = event.content;
+  const known = cases.map((one) => ({ value: one.id, label: one.name }));
+  const isAway = earlier !== undefined && !known.some((one) => one.value === earlier.case);
+  return (
+    <>
+      <Choice
+        value={earlier?.case ?? null}
+        label={`${name}: ${words.timeline.case}`}
+        placeholder={words.timeline.noCase}
+        width={150}
+        onClear={() => change({ ...event, content: rest }, {}, words.timeline.ofCase(name, words.timeline.noCase))}
+        onChange={(id) =>
+          change(event, { earlier: { case: id } }, words.timeline.ofCase(name, known.find((one) => one.value === id)?.label ?? id))
+        }
+        options={isAway ? [...known, { value: earlier.case, label: earlier.name ?? earlier.case }] : known}
+      />
+      {earlier !== undefined && <small className="note">{words.timeline.knownByTags(earlier.parts?.length ?? 0)}</small>}
     </>
   );
 }

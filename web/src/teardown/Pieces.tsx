@@ -1,6 +1,7 @@
 import type { Schemas } from '../shared/api';
 import { CountedPieces } from './CountedPieces';
 import { Custody } from './Custody';
+import { PartTags } from './PartTags';
 import { Tags } from './Tags';
 import '../entry/entry.css';
 
@@ -16,6 +17,7 @@ export function Pieces({ teardown, chosen, choose }: Props) {
     <div className="pieces">
       <CountedPieces teardown={teardown} chosen={chosen} choose={choose} />
       <Custody chosen={chosen} />
+      <PartTags chosen={chosen} />
       <Tags />
     </div>
   );

@@ -227,3 +227,20 @@ test('a paper that could not be made says why', async () => {
   expect(await screen.findByRole('alert')).toHaveTextContent('fault 1A2B');
   expect(screen.getByText(words.tags.make)).toBeVisible();
 });
+
+test('a part at a station is told by a tag of its own; where it was met before is said', async () => {
+  const { user, sent } = openCase(<Pieces teardown={teardown([])} chosen="A1-E1" choose={() => undefined} />, {
+    entries: [{ kind: 'tag', place: 'A1-E1', part: 'valve', item: 'tag', content: { tag: 'v-3' } }],
+    get: { '/api/parts/{tag}': [{ case: 'c9', number: 9, name: 'In the winter', place: 'A2-E1', label: '3E', isLoose: false }] },
+  });
+  expect(await screen.findByRole('link', { name: words.bench.standsIn('3E', 'In the winter') })).toHaveAttribute(
+    'href',
+    '/case/c9/teardown/pieces?at=A2-E1',
+  );
+  const spring = screen.getByLabelText(/^tag of the spring, outer/);
+  await user.type(spring, 'no tag!{Enter}');
+  expect(screen.getByText(words.bench.tagWrong)).toBeVisible();
+  await user.clear(spring);
+  await user.type(spring, 'Drawer 9{Enter}');
+  await expect.poll(() => told(sent)).toEqual([['A1-E1/spring/tag/outer', { tag: 'drawer-9' }]]);
+});
