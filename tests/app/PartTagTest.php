@@ -71,7 +71,8 @@ final class PartTagTest extends AppTestCase
     public function testAnEventIsOfAnotherCaseThatIsHere(): void
     {
         $case = $this->newCase();
-        foreach ([$case => 'is not of the case that it stands in', Uuid::v7()->toRfc4122() => 'there is no such case here'] as $id => $why) {
+        $wrong = [$case => 'is not of the case that it stands in', Uuid::v7()->toRfc4122() => 'there is no such case here'];
+        foreach ($wrong as $id => $why) {
             $event = self::event('first', ['what' => 'failure', 'earlier' => ['case' => $id]]);
             $refused = Node::root($this->send('POST', "/api/cases/$case/entries", $event, 422));
             self::assertSame('/data/earlier/case', $refused->get('pointer')->text());
