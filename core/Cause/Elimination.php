@@ -15,12 +15,14 @@ final class Elimination
     private const SOURCES = 8192;
     private const FROM_STEP = 4096;
 
-    /** @var list<array{factors: list<int>, steps: list<int>, maps: list<list<int>>, size: int, bit: int}> */
+    /** @var list<array{factors: list<int>, steps: list<int>, maps: list<list<int>>, size: int, off: list<int>, bit: int}> */
     private array $steps = [];
     /** @var array<int, int|null> the step into which each step's message goes */
     private array $next = [];
     /** @var array<int, int|null> the step in which each factor is multiplied; null where it is a constant */
     private array $stepOf = [];
+    /** @var list<int> steps whose message goes nowhere: what is left of all events */
+    private array $last = [];
     /** @var list<int> factors without events */
     private array $constants = [];
     /** @var array<int, array<int, array<int, int>>> number of what reaches a step, by what reached it before and what does now */
@@ -31,7 +33,7 @@ final class Elimination
     private array $messages = [];
     /** @var array<int, array<int, list<float>>> tables of the factors, by effect */
     private array $tables = [];
-    /** @var array<int, array<string, list<float>>> product of what is not touched in a step, by what is */
+    /** @var array<int, array<int, list<float>>> product of what is not touched in a step, by what is: a bit each */
     private array $resting = [];
     /** @var array<string, array<int, array<int, list<float>>>> messages with one factor transformed */
     private array $transformed = [];
@@ -123,18 +125,23 @@ final class Elimination
             $own[$step] = true;
         }
         foreach ($this->next as $s => $next) {
-            $number = $numbers[$s] ?? 0;
-            if ($number !== 0 && $next !== null) {
-                $numbers[$next] = $this->reached($next, $numbers[$next] ?? 0, $number, self::FROM_STEP + $s);
+            if (isset($numbers[$s])) {
+                $number = $numbers[$s];
+                if ($next !== null) {
+                    $numbers[$next] = $this->reached($next, $numbers[$next] ?? 0, $number, self::FROM_STEP + $s);
+                }
+                if (!isset($own[$s]) && !isset($this->messages[$s][$number])) {
+                    $this->messages[$s][$number] = $this->message($s, $effects, $numbers, null, null, []);
+                }
             }
             if (isset($own[$s])) {
-                $message = $kept[$s][$number] ??= $this->message($s, $effects, $numbers, $changed, $transform, $kept);
-            } else {
-                $message = $this->messages[$s][$number] ??= $this->message($s, $effects, $numbers, null, null, []);
+                $number = $numbers[$s] ?? 0;
+                $kept[$s][$number] ??= $this->message($s, $effects, $numbers, $changed, $transform, $kept);
             }
-            if ($next === null) {
-                $total *= $message[0];
-            }
+        }
+        foreach ($this->last as $s) {
+            $number = $numbers[$s] ?? 0;
+            $total *= (isset($own[$s]) ? $kept[$s][$number] : $this->messages[$s][$number])[0];
         }
 
         return $total;
@@ -161,36 +168,35 @@ final class Elimination
         ++$this->worked;
         $plan = $this->steps[$s];
         $touched = [];
-        $resting = '';
+        $mask = 0;
         foreach ($plan['factors'] as $m => $factor) {
             $effect = $effects[$factor] ?? 0;
             if ($factor === $changed && $transform !== null) {
                 $touched[$m] = $transform($this->table($factor, $effect));
+                $mask |= 1 << $m;
             } elseif ($effect !== 0) {
-                $touched[$m] = $this->table($factor, $effect);
+                $touched[$m] = $this->tables[$factor][$effect] ?? $this->table($factor, $effect);
+                $mask |= 1 << $m;
             }
-            $resting .= isset($touched[$m]) ? ' '.$m : '';
         }
         foreach ($plan['steps'] as $i => $step) {
-            $m = count($plan['factors']) + $i;
             $number = $numbers[$step] ?? 0;
-            if (isset($kept[$step][$number]) || $number !== 0) {
+            if ($number !== 0 || isset($kept[$step][$number])) {
+                $m = count($plan['factors']) + $i;
                 $touched[$m] = $kept[$step][$number] ?? $this->messages[$step][$number];
-                $resting .= ' '.$m;
+                $mask |= 1 << $m;
             }
         }
-        $product = $this->resting[$s][$resting] ??= $this->resting($s, $touched);
+        $product = $this->resting[$s][$mask] ??= $this->resting($s, $touched);
         foreach ($touched as $m => $values) {
             foreach ($plan['maps'][$m] as $i => $j) {
                 $product[$i] *= $values[$j];
             }
         }
         $bit = $plan['bit'];
-        $low = (1 << $bit) - 1;
         $sum = [];
-        for ($i = 0, $half = $plan['size'] >> 1; $i < $half; ++$i) {
-            $off = (($i & ~$low) << 1) | ($i & $low);
-            $sum[] = $product[$off] + $product[$off | (1 << $bit)];
+        foreach ($plan['off'] as $off) {
+            $sum[] = $product[$off] + $product[$off | $bit];
         }
 
         return $sum;
@@ -252,9 +258,11 @@ final class Elimination
             );
             sort($union);
             $this->width = max($this->width, count($union));
+            $bit = 1 << (int) array_search($event, $union, true);
+            $size = 1 << count($union);
             $step = [
-                'factors' => [], 'steps' => [], 'maps' => [], 'size' => 1 << count($union),
-                'bit' => (int) array_search($event, $union, true),
+                'factors' => [], 'steps' => [], 'maps' => [], 'size' => $size, 'bit' => $bit,
+                'off' => array_values(array_filter(range(0, $size - 1), static fn (int $i): bool => ($i & $bit) === 0)),
             ];
             $s = count($this->steps);
             usort($used, static fn (string $a, string $b): int => [$a[0], (int) substr($a, 1)] <=> [$b[0], (int) substr($b, 1)]);
@@ -277,6 +285,7 @@ final class Elimination
                 $waiting['s'.$s] = true;
             }
         }
+        $this->last = array_keys($this->next, null, true);
     }
 
     /**

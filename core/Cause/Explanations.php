@@ -170,18 +170,24 @@ final class Explanations
             $isKept[$code] = $this->model->likelihood($places[$code][0]) >= self::WORTH_KEEPING * $this->none;
         }
         $exact = 0;
+        $apart = 0.0; // of two neither of which explains anything
         foreach ($codes as $i => $a) {
+            $share = self::PAIRS / $together * $weights[$a] / $this->none;
+            $isWeak = $strongest[$a] < self::WORTH_KEEPING;
             for ($j = $i + 1, $n = count($codes); $j < $n; ++$j) {
                 $b = $codes[$j];
-                $short = self::PAIRS / $together * $weights[$a] * $weights[$b] / $this->none;
-                if ($strongest[$a] < self::WORTH_KEEPING || $strongest[$b] < self::WORTH_KEEPING || $short < $least) {
+                $short = $share * $weights[$b];
+                if ($isWeak || $short < $least || $strongest[$b] < self::WORTH_KEEPING) {
                     // It counts as two that have nothing to do with each other.
                     if ($isKept[$a] && $isKept[$b]) {
                         $both = [$places[$a][0], $places[$b][0]];
                         self::add($both, $short * self::carried($both), $mass, $reduced);
+                    } elseif ($isKept[$a]) {
+                        $mass[$a] = ($mass[$a] ?? 0.0) + $short * $places[$a][0]->carried;
+                    } elseif ($isKept[$b]) {
+                        $mass[$b] = ($mass[$b] ?? 0.0) + $short * $places[$b][0]->carried;
                     } else {
-                        $key = $isKept[$a] ? $a : ($isKept[$b] ? $b : '');
-                        $mass[$key] = ($mass[$key] ?? 0.0) + $short * ($key === '' ? 1.0 : $places[$key][0]->carried);
+                        $apart += $short;
                     }
                     continue;
                 }
@@ -190,6 +196,7 @@ final class Explanations
                 $this->keep($pair, self::PAIRS * $priors[$a] * $priors[$b] / $together * $most, $mass, $reduced);
             }
         }
+        $mass[''] = ($mass[''] ?? 0.0) + $apart;
 
         return $exact;
     }
@@ -220,7 +227,12 @@ final class Explanations
     /** @param array<PlacedCause> $members */
     private static function carried(array $members): float
     {
-        return array_product(array_column($members, 'carried'));
+        $carried = 1.0;
+        foreach ($members as $member) {
+            $carried *= $member->carried;
+        }
+
+        return $carried;
     }
 
     private function weightOf(PlacedCause ...$members): float
@@ -239,11 +251,12 @@ final class Explanations
     {
         while ($members !== []) {
             $all = $this->model->likelihood(...$members);
-            $worth = array_map(
-                fn (PlacedCause $one): float => $all / $this->model->likelihood(
-                    ...array_filter($members, static fn (PlacedCause $other): bool => $other !== $one),
-                ), $members,
-            );
+            $worth = [];
+            foreach ($members as $i => $_) {
+                $others = $members;
+                unset($others[$i]);
+                $worth[] = $all / ($others === [] ? $this->none : $this->model->likelihood(...$others));
+            }
             $least = (int) array_search(min($worth), $worth, true);
             if ($worth[$least] >= self::WORTH_KEEPING) {
                 break;

@@ -39,17 +39,31 @@ final class Mechanisms
     /** Over the likeliest explanations; what stays unexplained counts as "none". */
     public function probability(string $event): float
     {
-        if (!isset($this->known[$event])) {
-            $whole = $this->explanations->unexplained;
-            $sum = $whole * $this->model->eventProbability($event);
-            foreach (array_slice($this->explanations->reduced, 0, self::WEIGHED) as $explanation) {
-                $sum += $explanation->probability * $this->model->eventProbability($event, ...$explanation->members);
-                $whole += $explanation->probability;
-            }
-            $this->known[$event] = $sum / $whole;
-        }
+        $this->reaches(0.0, $event);
 
         return $this->known[$event];
+    }
+
+    /** Whether an event is at least so probable, as far as it takes to tell: what some explanations miss the others cannot make good. */
+    private function reaches(float $least, string $event): bool
+    {
+        if (isset($this->known[$event])) {
+            return $this->known[$event] >= $least;
+        }
+        $weighed = array_slice($this->explanations->reduced, 0, self::WEIGHED);
+        $whole = array_sum(array_column($weighed, 'probability')) + $this->explanations->unexplained;
+        $sum = $missed = 0.0;
+        foreach ($weighed as $explanation) {
+            $probability = $this->model->eventProbability($event, ...$explanation->members);
+            $sum += $explanation->probability * $probability;
+            $missed += $explanation->probability * (1 - $probability);
+            if ($missed > (1 - $least) * $whole + 1e-9) { // more than is lost in adding up
+                return false;
+            }
+        }
+        $this->known[$event] = ($sum + $this->explanations->unexplained * $this->model->eventProbability($event)) / $whole;
+
+        return $this->known[$event] >= $least;
     }
 
     /** @return list<string> likeliest first */
@@ -57,7 +71,7 @@ final class Mechanisms
     {
         $established = [];
         foreach ($this->model->events as $event) {
-            if ($this->hasOwnMark($event) && !$this->isDenied($event) && $this->probability($event) >= self::ESTABLISHED) {
+            if ($this->hasOwnMark($event) && !$this->isDenied($event) && $this->reaches(self::ESTABLISHED, $event)) {
                 $established[$event] = $this->probability($event);
             }
         }

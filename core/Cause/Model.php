@@ -82,6 +82,12 @@ final class Model
     private array $known = [];
     /** @var array<int, array<string, float>> what absent signs weigh, by event and extent */
     private array $absences = [];
+    /** @var array<string, array<string, Extent>> where two are at work together, by the extent of each */
+    private array $together = [];
+    /** @var array<string, array<int, int>> effects of one cause on events that it leads to through others, by extent */
+    private array $indirect = [];
+    /** @var array<int, array<string, array<int, int>>> effects on present signs, by item, extent and the events led through, a bit each */
+    private array $through = [];
     /** @var array<int, array{array<int, int>, float}> what an explanation does, by the numbers of its members */
     private array $acts = [];
     /** @var array<int, float> likelihood by the numbers of the members */
@@ -401,10 +407,12 @@ final class Model
      */
     private static function key(array $members): int
     {
-        $ids = array_column($members, 'id');
-        sort($ids);
+        [$least, $most] = [0, 0];
+        foreach ($members as $member) {
+            [$least, $most] = $member->id + 1 < $most ? [$member->id + 1, $most] : [$most, $member->id + 1];
+        }
 
-        return array_reduce($ids, static fn (int $key, int $id): int => $key * self::MOST_PLACED + $id + 1, 0);
+        return $least * self::MOST_PLACED + $most;
     }
 
     /** @return list<string> */
@@ -546,7 +554,7 @@ final class Model
             if (isset($this->eventNumbers[$code])) {
                 $number = $this->eventNumbers[$code];
                 $paths[$number] = $path;
-                $ranks[$number] = count(array_filter(self::RANKS, static fn (float $least): bool => $path >= $least));
+                $ranks[$number] = self::rank($path);
                 $reach += $this->itemsOf[$number];
             }
         }
@@ -568,6 +576,17 @@ final class Model
             $events, $signs, $paths, $ranks, $reach, $this->ratios->denied($own),
             $this->markedBy(array_keys($reach), $this->ground->set($this->failed)),
         );
+    }
+
+    /** How many of the ranks a path reaches. */
+    private static function rank(float $path): int
+    {
+        $rank = 0;
+        foreach (self::RANKS as $least) {
+            $rank += $path >= $least ? 1 : 0;
+        }
+
+        return $rank;
     }
 
     /**
@@ -592,7 +611,7 @@ final class Model
             $held = match (true) {
                 $held->isElsewhere !== $member->extent->isElsewhere => $held->isElsewhere ? $member->extent : $held,
                 $own !== $rank => $own > $rank ? $member->extent : $held,
-                default => $held->with($member->extent),
+                default => $this->together[$held->key][$member->extent->key] ??= $held->with($member->extent),
             };
         }
 
@@ -622,19 +641,37 @@ final class Model
     {
         $effects = [];
         $constant = 1.0;
-        foreach (array_keys($member->wiring->paths) as $event) {
-            $effects[$event] = $this->eventEffect($event, [$member]);
+        $there = $this->indirect[$member->extent->key] ?? [];
+        foreach ($member->wiring->paths as $event => $_) {
+            // What leads there through other events only does the same wherever it is at work as far.
+            $effects[$event] = isset($member->wiring->events[$event])
+                ? $this->eventEffect($event, [$member]) : $there[$event] ??= $this->eventEffect($event, [$member]);
         }
+        $this->indirect[$member->extent->key] = $there;
         foreach ($member->wiring->signs as $number => $w) {
             $constant *= $this->items[$number]->item->isPresent ? 1.0 : $this->directly($number, $member);
         }
         foreach ($this->present as $k => $number) {
             if (isset($member->wiring->reach[$number])) {
-                $effects[count($this->events) + $k] = $this->signEffect($number, [$member]);
+                $effects[count($this->events) + $k] = $this->signEffectOfOne($number, $member);
             }
         }
 
         return [$effects, $constant];
+    }
+
+    /** Of a sign that a member does not leave itself, the same for all that lead to the same of its events and are at work as far. */
+    private function signEffectOfOne(int $number, PlacedCause $member): int
+    {
+        if (isset($member->wiring->signs[$number])) {
+            return $this->signEffect($number, [$member]);
+        }
+        $through = 0;
+        foreach ($this->signParents[$number] as $i => [$event]) {
+            $through |= isset($member->wiring->ranks[$event]) ? 1 << $i : 0;
+        }
+
+        return $this->through[$number][$member->extent->key][$through] ??= $this->signEffect($number, [$member]);
     }
 
     /**

@@ -17,6 +17,9 @@ final readonly class Network
     /** Called as the cause when none of the catalogue is it. */
     public const NOT_LISTED = 'not_listed';
 
+    /** @var array<string, list<array{string, Link}>> events that a cause or event leads to, by its code */
+    private array $leadsTo;
+
     /**
      * @param array<string, Cause> $causes
      * @param array<string, Event> $events parents before children
@@ -24,6 +27,13 @@ final readonly class Network
      */
     private function __construct(public array $causes, public array $events, public array $signLinks)
     {
+        $leadsTo = [];
+        foreach ($events as $code => $event) {
+            foreach ($event->parents as $link) {
+                $leadsTo[$link->parent][] = [$code, $link];
+            }
+        }
+        $this->leadsTo = $leadsTo;
     }
 
     /** Name of a called cause, or of the mechanism that it began with; one that is not in the catalogue any more keeps its code. */
@@ -243,15 +253,18 @@ final readonly class Network
      */
     public function pathsFrom(string $cause, string $form, ?string $kinds = null): array
     {
-        $paths = [];
-        foreach ($this->events as $code => $event) {
-            $best = 0.0;
-            foreach ($event->parents as $link) {
-                $through = $link->parent === $cause ? ($link->holds($form, $kinds) ? 1.0 : 0.0) : $paths[$link->parent] ?? 0.0;
-                $best = max($best, $through * $link->strength->probability());
+        $paths = $best = [];
+        foreach ($this->leadsTo[$cause] ?? [] as [$event, $link]) {
+            if ($link->holds($form, $kinds)) {
+                $best[$event] = max($best[$event] ?? 0.0, $link->strength->probability());
             }
-            if ($best > 0.0) {
-                $paths[$code] = $best;
+        }
+        foreach (array_keys($this->events) as $code) {
+            if (isset($best[$code])) {
+                $paths[$code] = $through = $best[$code];
+                foreach ($this->leadsTo[$code] ?? [] as [$event, $link]) {
+                    $best[$event] = max($best[$event] ?? 0.0, $through * $link->strength->probability());
+                }
             }
         }
 
