@@ -244,10 +244,17 @@ final class Elimination
                 $scopes['f'.$f] = $scope;
             }
         }
-        $left = $eventCount === 0 ? [] : array_fill_keys(range(0, $eventCount - 1), true);
-        while ($left !== []) {
-            $event = $this->cheapest(array_keys($left), array_intersect_key($scopes, $waiting));
-            unset($left[$event]);
+        $neighbours = $eventCount === 0 ? [] : array_fill(0, $eventCount, []);
+        foreach ($scopes as $scope) {
+            self::join($neighbours, $scope);
+        }
+        while ($neighbours !== []) {
+            $event = self::cheapest($neighbours);
+            self::join($neighbours, array_keys($neighbours[$event]));
+            foreach ($neighbours[$event] as $other => $_) {
+                unset($neighbours[$other][$event]);
+            }
+            unset($neighbours[$event]);
             $used = array_keys(
                 array_filter(
                     $waiting, static fn (bool $yes, string $key): bool => in_array($event, $scopes[$key], true), \ARRAY_FILTER_USE_BOTH,
@@ -289,34 +296,37 @@ final class Elimination
     }
 
     /**
-     * The event whose elimination adds the fewest new pairs of neighbours.
+     * Makes all events of a scope neighbours of each other.
      *
-     * @param list<int> $events
-     * @param array<string, list<int>> $scopes
+     * @param array<int, array<int, true>> $neighbours
+     * @param list<int> $scope
      */
-    private function cheapest(array $events, array $scopes): int
+    private static function join(array &$neighbours, array $scope): void
     {
-        $neighbours = array_fill_keys($events, []);
-        foreach ($scopes as $scope) {
-            foreach ($scope as $a) {
-                foreach ($scope as $b) {
-                    if ($a !== $b) {
-                        $neighbours[$a][$b] = true;
-                    }
+        foreach ($scope as $one) {
+            foreach ($scope as $other) {
+                if ($one !== $other) {
+                    $neighbours[$one][$other] = true;
                 }
             }
         }
-        $best = $events[0];
+    }
+
+    /**
+     * The event whose elimination adds the fewest new pairs of neighbours; of equals the one with fewer neighbours, then the first.
+     *
+     * @param non-empty-array<int, array<int, true>> $neighbours by event
+     */
+    private static function cheapest(array $neighbours): int
+    {
+        $best = array_key_first($neighbours);
         $least = null;
-        foreach ($events as $event) {
-            $around = array_keys($neighbours[$event]);
-            $fill = 0;
-            foreach ($around as $i => $a) {
-                for ($j = $i + 1; $j < count($around); ++$j) {
-                    $fill += isset($neighbours[$a][$around[$j]]) ? 0 : 1;
-                }
+        foreach ($neighbours as $event => $around) {
+            $pairs = 0;
+            foreach ($around as $one => $_) {
+                $pairs += count($around) - 1 - count(array_intersect_key($around, $neighbours[$one]));
             }
-            $cost = [$fill, count($around)];
+            $cost = [intdiv($pairs, 2), count($around)];
             if ($least === null || $cost < $least) {
                 $least = $cost;
                 $best = $event;

@@ -89,4 +89,10 @@ final readonly class LaidItem
 
         return $count;
     }
+
+    /** How many of its sites lie in both of two regions, whole or in part. */
+    public function sitesInBoth(StationSet $one, StationSet $other): int
+    {
+        return $this->sites === null ? $one->common($other) : $this->sitesIn($one->and($other));
+    }
 }

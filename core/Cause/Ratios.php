@@ -99,7 +99,7 @@ final class Ratios
     {
         $outside = 0;
         foreach ($laid->marks as [, $covered]) {
-            $outside += $laid->sitesIn($covered) - $laid->sitesIn($covered->and($led));
+            $outside += $laid->sitesIn($covered) - $laid->sitesInBoth($covered, $led);
         }
         [$from, $over] = self::STRAY;
 
@@ -156,7 +156,7 @@ final class Ratios
         $looked = 0;
         $lost = 0.0;
         foreach ($laid->looks as [$ratio, $covered]) {
-            $sites = $laid->sitesIn($covered->and($region));
+            $sites = $laid->sitesInBoth($covered, $region);
             $looked += $sites;
             $lost += $sites * (1 - $ratio);
         }

@@ -47,6 +47,12 @@ final readonly class StationSet
         return self::ofBits($this->bits & ~$other->bits, $this->size);
     }
 
+    /** How many are in both. */
+    public function common(self $other): int
+    {
+        return self::ones($this->bits & $other->bits);
+    }
+
     public function touches(self $other): bool
     {
         return trim($this->bits & $other->bits, "\0") !== '';
@@ -90,12 +96,17 @@ final readonly class StationSet
 
     private static function ofBits(string $bits, int $size): self
     {
+        return new self($bits, self::ones($bits), $size);
+    }
+
+    private static function ones(string $bits): int
+    {
         $count = 0;
         for ($byte = strlen($bits) - 1; $byte >= 0; --$byte) {
             $value = ord($bits[$byte]);
             $count += self::ONES[$value & 15] + self::ONES[$value >> 4];
         }
 
-        return new self($bits, $count, $size);
+        return $count;
     }
 }

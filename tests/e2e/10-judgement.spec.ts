@@ -254,3 +254,43 @@ test('the obvious cause is wrong until the check is made that tells it apart; fr
   const report = await (await request.get(`${shop()}/api/cases/${id}/report.html`)).text();
   for (const words of ['Chain of damage', 'Bores of that age', 'Superseded: signed by R. Test']) expect(report).toContain(words);
 });
+
+test('springs that are met again in a later case were carried: by their tags, whatever was said', async ({ page, request }) => {
+  const stamp = uuid().slice(-6);
+  const earlier = await newCase(request, `First time ${stamp}`);
+  const later = await newCase(request, `Second time ${stamp}`);
+  for (const [date, sameSymptom] of [
+    ['2026-06-01', false],
+    ['2026-09-01', true],
+  ] as const)
+    await entered(
+      request,
+      later.id,
+      'event',
+      { place: 'engine', part: 'timeline', item: 'event', index: date },
+      { what: 'failure', date, sameSymptom },
+    );
+  await atTheBench(page, 'R. Test');
+  for (const one of [earlier, later]) {
+    await page.goto(`${shop()}/case/${one.id}/teardown/pieces?at=A1-E1`);
+    await page.getByLabel('tag of the spring, outer of 1E').fill(`Drawer ${stamp}`);
+    await page.keyboard.press('Enter');
+    await saved(page);
+  }
+  await expect(page.getByRole('link', { name: `at 1E of First time ${stamp}` })).toBeVisible();
+
+  await page.goto(`${shop()}/case/${later.id}/story/timeline`);
+  const table = page.getByRole('region', { name: 'Carried over' });
+  await table.getByRole('button', { name: 'springs, failure 2026-09-01: not said' }).focus();
+  await page.keyboard.press('n');
+  await page.getByRole('combobox', { name: 'failure: case of it' }).click();
+  await page
+    .locator('.ant-select-item-option')
+    .filter({ hasText: `First time ${stamp}` })
+    .click();
+  await saved(page);
+  await expect(page.getByText('1 tagged part')).toBeVisible();
+  await expect(table.getByRole('button', { name: 'springs, failure 2026-09-01: carried' })).toBeVisible();
+  await expect(table.getByText('In every failure that came again: springs.')).toBeVisible();
+  await expect(page.getByRole('alert')).toContainText(`by their tags (drawer-${stamp}) they were carried`);
+});
