@@ -2,6 +2,7 @@ import { scaleLinear } from '@visx/scale';
 import { LinePath } from '@visx/shape';
 import type { Schemas } from '../shared/api';
 import { CommonAxis, Strip, type Scale } from './Chart';
+import { Cursor, signed, type Point as Spot, type Readout } from './Cursor';
 import { Hatch } from './Hatch';
 import { TRIED_DASHES } from './fills';
 
@@ -19,12 +20,24 @@ interface Props {
   tried: readonly { name: string; turn: Turn }[];
   unitLength: string;
   unitForce: string;
-  words: { lift: string; force: string; degrees: string; asked: string; lost: string };
+  /** Crank degrees of the cursor; null before anybody set it. */
+  at: number | null;
+  onAt: (degree: number) => void;
+  words: {
+    lift: string;
+    force: string;
+    degrees: string;
+    asked: string;
+    lost: string;
+    askedHere: string;
+    liftHere: string;
+    forceHere: string;
+  };
   label: string;
 }
 
 /** One turn: what the lobe asks, what the valve does, the force between them; hatched where contact is lost. */
-export function TurnChart({ turn, tried, unitLength, unitForce, words, label }: Props) {
+export function TurnChart({ turn, tried, unitLength, unitForce, at, onAt, words, label }: Props) {
   const { degrees } = turn;
   const points = pointsOf(turn);
   const moving = points.filter((one) => one.asked > 0 || Math.abs(one.lift) > STILL * turn.fullLift);
@@ -38,7 +51,17 @@ export function TurnChart({ turn, tried, unitLength, unitForce, words, label }: 
   const f = scaleLinear<number>({ domain: [0, Math.max(1, ...forces) * 1.05], range: [FORCE_FOOT, FORCE_TOP], nice: 2 });
   const lost = stretches(points);
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${FORCE_FOOT + 40}`} role="img" aria-label={label} className="turn-chart" style={{ maxWidth: WIDTH }}>
+    <svg
+      viewBox={`0 0 ${WIDTH} ${FORCE_FOOT + 40}`}
+      role="img"
+      aria-label={label}
+      className="turn-chart"
+      style={{ maxWidth: WIDTH }}
+      onPointerDown={(event) => {
+        const box = event.currentTarget.getBoundingClientRect();
+        onAt(x.invert(((event.clientX - box.left) / box.width) * WIDTH));
+      }}
+    >
       {lost.map(([from, to]) => (
         <Hatch key={from} x={x(from)} y={LIFT_TOP} width={x(to) - x(from)} height={FORCE_FOOT - LIFT_TOP} opacity={0.5} />
       ))}
@@ -73,6 +96,19 @@ export function TurnChart({ turn, tried, unitLength, unitForce, words, label }: 
           <Line key={one.name} points={pointsOf(one.turn)} of="force" x={x} y={f} width={1.4} dash={TRIED_DASHES[i] ?? ''} isTried />
         ))}
       </Strip>
+      {at !== null && (
+        <Cursor
+          x={x(at)}
+          top={LIFT_TOP - 6}
+          foot={FORCE_FOOT}
+          readout={turnAt(turn, tried[0]?.turn, at, { ...words, unitLength, unitForce })}
+          rooms={[{ left: LEFT, right: RIGHT, top: LIFT_TOP, foot: LIFT_FOOT }]}
+          curves={points.flatMap((one): Spot[] => [
+            [x(one.at), y(one.lift)],
+            [x(one.at), y(one.asked)],
+          ])}
+        />
+      )}
       <CommonAxis x={x} top={FORCE_FOOT} format={(value) => String(value)} />
       <text x={RIGHT} y={FORCE_FOOT + 34} textAnchor="end" className="axis name">
         {words.degrees}
@@ -80,6 +116,37 @@ export function TurnChart({ turn, tried, unitLength, unitForce, words, label }: 
     </svg>
   );
 }
+
+interface Named {
+  askedHere: string;
+  liftHere: string;
+  forceHere: string;
+  unitLength: string;
+  unitForce: string;
+}
+
+/** What the lobe asks, where the valve is and what presses it, at a crank degree; with the first change, by how much that differs. */
+export function turnAt(turn: Turn, tried: Turn | undefined, at: number, words: Named): Readout {
+  const decimals = words.unitLength === 'in' ? 4 : 3;
+  const [here, there] = [pointAt(turn, at), tried === undefined ? null : pointAt(tried, at)];
+  const row = (name: string, of: 'asked' | 'lift' | 'force', digits: number) => ({
+    name,
+    value: here === null ? '–' : here[of].toFixed(digits).replace('-', '−'),
+    difference: here === null || there === null ? undefined : signed(there[of] - here[of], digits),
+  });
+  return {
+    head: `${String(Math.round(at)).replace('-', '−')}°`,
+    rows: [
+      row(words.askedHere, 'asked', decimals),
+      row(words.liftHere, 'lift', decimals),
+      row(`${words.forceHere}, ${words.unitForce}`, 'force', 0),
+    ],
+  };
+}
+
+/** The point nearest to a degree. */
+const pointAt = (turn: Turn, at: number): Point | null =>
+  pointsOf(turn).reduce<Point | null>((best, one) => (best === null || Math.abs(one.at - at) < Math.abs(best.at - at) ? one : best), null);
 
 interface Point {
   at: number;

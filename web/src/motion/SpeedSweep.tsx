@@ -4,7 +4,7 @@ import { signed, type Readout } from '../draw/Cursor';
 import { Exports } from '../draw/Exports';
 import { SpeedStrips } from '../draw/SpeedStrips';
 import { Keycap } from '../draw/Tag';
-import { TurnChart } from '../draw/TurnChart';
+import { turnAt, TurnChart } from '../draw/TurnChart';
 import { useBench } from '../entry/useBench';
 import type { Schemas } from '../shared/api';
 import { useKeys } from '../shared/keys';
@@ -39,13 +39,14 @@ export function SpeedSweep({ motion, change, alternatives, tried, onKeep, onDrop
   const { view } = useBench();
   const log = useMotionLog(view.id, motion.place);
   const [picked, pick] = useState<number | null>(null);
+  const [degree, setDegree] = useState<number | null>(null);
   const [rested, rest] = useState<readonly Tried[]>([]);
   const float = motion.thresholds.find((one) => one.name === 'float')?.found ?? null;
   const [low, high] = [motion.speeds[0] ?? 0, motion.speeds.at(-1) ?? 0];
   const within = (speed: number): number => Math.min(high, Math.max(low, Math.round(speed / STEP) * STEP));
   const at = motion.sweep === null ? null : within(picked ?? motion.highest ?? float ?? (low + high) / 2);
   const turn = useTurn(view.id, motion.place, at);
-  const turned = useTurns(
+  const turns = useTurns(
     view.id,
     motion.place,
     at,
@@ -58,6 +59,13 @@ export function SpeedSweep({ motion, change, alternatives, tried, onKeep, onDrop
     { shown: 'Shift ← →', does: words.keysDo.speedLong, on: /^ArrowRight$/, shift: true, run: () => move(LONG) },
     { shown: 'Shift ← →', does: words.keysDo.speedLong, on: /^ArrowLeft$/, shift: true, run: () => move(-LONG) },
     { shown: 'W', does: words.keysDo.triedOnOff, on: /^w$/i, run: () => turnOff() },
+  ]);
+  const turned = (by: number): void => setDegree((one) => (one ?? 0) + by);
+  const onTurnKey = useKeys([
+    { shown: '← →', does: words.keysDo.turnStep, on: /^ArrowRight$/, shift: false, run: () => turned(1) },
+    { shown: '← →', does: words.keysDo.turnStep, on: /^ArrowLeft$/, shift: false, run: () => turned(-1) },
+    { shown: 'Shift ← →', does: words.keysDo.turnLong, on: /^ArrowRight$/, shift: true, run: () => turned(LONG) },
+    { shown: 'Shift ← →', does: words.keysDo.turnLong, on: /^ArrowLeft$/, shift: true, run: () => turned(-LONG) },
   ]);
   const turnOff = (): void => {
     if (tried.length > 0) rest(tried);
@@ -123,17 +131,30 @@ export function SpeedSweep({ motion, change, alternatives, tried, onKeep, onDrop
             csv={`/api/cases/${view.id}/motion/${motion.place}/turn.csv?speed=${at}`}
             words={words.drawing}
           >
-            <TurnChart
-              turn={turn.data}
-              tried={alternatives.flatMap((one, i) => {
-                const its = turned[i];
-                return its === undefined ? [] : [{ name: one.name, turn: its }];
-              })}
-              unitLength={motion.unitLength}
-              unitForce={motion.unitForce}
-              words={{ ...words.motion, lift: words.motion.valveLift, degrees: words.motion.crankDegrees }}
-              label={words.motion.turnOf(motion.label, at)}
-            />
+            <div
+              onKeyDown={onTurnKey}
+              tabIndex={0}
+              role="slider"
+              aria-label={words.motion.turnOf(motion.label, at)}
+              aria-valuemin={turn.data.degrees[0] ?? 0}
+              aria-valuemax={turn.data.degrees.at(-1) ?? 0}
+              aria-valuenow={degree ?? 0}
+              aria-valuetext={spokenTurn(motion, turn.data, degree ?? 0)}
+            >
+              <TurnChart
+                turn={turn.data}
+                tried={alternatives.flatMap((one, i) => {
+                  const its = turns[i];
+                  return its === undefined ? [] : [{ name: one.name, turn: its }];
+                })}
+                unitLength={motion.unitLength}
+                unitForce={motion.unitForce}
+                at={degree}
+                onAt={(to) => setDegree(Math.round(to))}
+                words={{ ...words.motion, lift: words.motion.valveLift, degrees: words.motion.crankDegrees }}
+                label={words.motion.turnOf(motion.label, at)}
+              />
+            </div>
           </Exports>
         )}
       </section>
@@ -231,3 +252,9 @@ const readout = (motion: Motion, tried: Motion['sweep'], at: number): Readout =>
 /** What the cursor stands on, in one sentence. */
 const spoken = (motion: Motion, at: number): string =>
   [`${at} 1/min`, ...ROWS.map((row) => `${words.motion.rows[row]} ${figure(motion, motion.sweep, row, at)}`)].join(', ');
+
+/** What the turn is at a degree, in one sentence. */
+const spokenTurn = (motion: Motion, turn: Schemas['TurnView'], degree: number): string => {
+  const { head, rows } = turnAt(turn, undefined, degree, { ...words.motion, unitLength: motion.unitLength, unitForce: motion.unitForce });
+  return [head, ...rows.map((row) => `${row.name} ${row.value}`)].join(', ');
+};

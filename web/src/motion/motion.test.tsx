@@ -167,6 +167,18 @@ test('the cursor goes by fifty, by five hundred with Shift, and says where it st
   expect(screen.getByRole('row', { name: /^bounce/ })).toHaveTextContent('–');
 });
 
+test('a degree of the turn is read off by keys, and spoken', async () => {
+  openCase(<Motion />, { at: 'motion/sweep?at=A1-E1', get: get() });
+  const cursor = await screen.findByRole('slider', { name: words.motion.turnOf('1E', 6000) });
+  expect(within(cursor).queryByText('0°')).toBeNull();
+  fireEvent.keyDown(cursor, { key: 'ArrowLeft' });
+  fireEvent.keyDown(cursor, { key: 'ArrowLeft' });
+  expect(cursor).toHaveAttribute('aria-valuetext', '−2°, lobe asks 0.3000, valve 0.3100, force, lbf 300');
+  expect(cursor.querySelector('[data-readout]')).toHaveTextContent('−2°lobe asks0.3000valve0.3100force, lbf300');
+  fireEvent.keyDown(cursor, { key: 'ArrowRight', shiftKey: true });
+  expect(cursor).toHaveAttribute('aria-valuenow', '8');
+});
+
 test('what is tried is asked for, and stands beside what was found', async () => {
   tried = [];
   openCase(<Motion />, { at: 'motion/sweep?at=A1-E1', get: get(motion({ triedSweep: sweep([0, 0, 0, 0.01]) })) });
