@@ -1,3 +1,5 @@
+import type { PointerEvent } from 'react';
+
 /** A point of a drawing. */
 export type Point = readonly [x: number, y: number];
 
@@ -87,6 +89,12 @@ export function freest(x: number, height: number, rooms: readonly Room[], curves
       }
   }
   return best?.place ?? [x + OFF, 0];
+}
+
+/** Where a drawing was pressed, as shares of its width and height. */
+export function pressed(event: PointerEvent<SVGSVGElement>): Point {
+  const box = event.currentTarget.getBoundingClientRect();
+  return [(event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height];
 }
 
 /** A difference with its sign, always. */

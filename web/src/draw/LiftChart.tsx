@@ -2,7 +2,7 @@ import { scaleLinear } from '@visx/scale';
 import { LinePath } from '@visx/shape';
 import type { Schemas } from '../shared/api';
 import { CommonAxis, Strip } from './Chart';
-import { Cursor, signed, type Readout } from './Cursor';
+import { Cursor, pressed, signed, type Readout } from './Cursor';
 import { TRIED_DASHES } from './fills';
 
 type Lobe = Schemas['LiftCurveView'];
@@ -41,10 +41,7 @@ export function LiftChart({ lobe, tried, measured, at, onAt, unit, words, label 
       aria-label={label}
       className="lift-chart"
       style={{ maxWidth: WIDTH }}
-      onPointerDown={(event) => {
-        const box = event.currentTarget.getBoundingClientRect();
-        onAt(x.invert(((event.clientX - box.left) / box.width) * WIDTH));
-      }}
+      onPointerDown={(event) => onAt(x.invert(pressed(event)[0] * WIDTH))}
     >
       {OF.map((of) => {
         const y = scales[of];

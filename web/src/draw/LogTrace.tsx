@@ -2,7 +2,7 @@ import { scaleLinear } from '@visx/scale';
 import { Area, LinePath } from '@visx/shape';
 import type { Schemas } from '../shared/api';
 import { CommonAxis, Strip } from './Chart';
-import { Cursor, type Point } from './Cursor';
+import { Cursor, pressed, type Point } from './Cursor';
 import { Hatch } from './Hatch';
 
 type Trace = Schemas['LogTraceView'];
@@ -46,10 +46,7 @@ export function LogTrace({ trace, levels, unitForce, at, onAt, words, label }: P
       aria-label={label}
       className="log-trace"
       style={{ maxWidth: WIDTH }}
-      onPointerDown={(event) => {
-        const box = event.currentTarget.getBoundingClientRect();
-        onAt(x.invert(((event.clientX - box.left) / box.width) * WIDTH));
-      }}
+      onPointerDown={(event) => onAt(x.invert(pressed(event)[0] * WIDTH))}
     >
       <Strip x={x} y={y} name={words.speed}>
         {levels

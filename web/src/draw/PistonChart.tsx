@@ -2,7 +2,7 @@ import { scaleLinear } from '@visx/scale';
 import { LinePath } from '@visx/shape';
 import type { Schemas } from '../shared/api';
 import { CommonAxis, Strip } from './Chart';
-import { Cursor, type Point, type Readout } from './Cursor';
+import { Cursor, pressed, type Point, type Readout } from './Cursor';
 import { TRIED_DASHES } from './fills';
 import { Hatch } from './Hatch';
 
@@ -45,9 +45,8 @@ export function PistonChart({ piston, cursor, onPhase, beside, words, label }: P
       className="piston-chart"
       style={{ maxWidth: WIDTH }}
       onPointerDown={(event) => {
-        const box = event.currentTarget.getBoundingClientRect();
-        if (((event.clientY - box.top) / box.height) * (LEAST_FOOT + 40) > FOOT + 30)
-          onPhase?.(p.invert(((event.clientX - box.left) / box.width) * WIDTH));
+        const [along, down] = pressed(event);
+        if (down * (LEAST_FOOT + 40) > FOOT + 30) onPhase?.(p.invert(along * WIDTH));
       }}
     >
       <Strip x={x} y={y} name={`${words.clearance}, ${piston.unit}`}>

@@ -2,7 +2,7 @@ import { scaleLinear, scaleLog } from '@visx/scale';
 import { Area, LinePath } from '@visx/shape';
 import type { Schemas } from '../shared/api';
 import { CommonAxis, Strip, type Scale } from './Chart';
-import { Cursor, type Point, type Readout } from './Cursor';
+import { Cursor, pressed, type Point, type Readout } from './Cursor';
 import { TRIED_DASHES } from './fills';
 import { Hatch } from './Hatch';
 
@@ -86,10 +86,7 @@ export function SpeedStrips({ motion, sweep, tried, cursor, onAt, logged, words,
       aria-label={label}
       className="speed-strips"
       style={{ maxWidth: WIDTH }}
-      onPointerDown={(event) => {
-        const box = event.currentTarget.getBoundingClientRect();
-        onAt?.(x.invert(((event.clientX - box.left) / box.width) * WIDTH));
-      }}
+      onPointerDown={(event) => onAt?.(x.invert(pressed(event)[0] * WIDTH))}
     >
       {float?.found != null && float.plusMinus !== null && (
         <FloatBand x={x} from={float.found - float.plusMinus} to={float.found + float.plusMinus} foot={foot} />

@@ -2,7 +2,7 @@ import { scaleLinear } from '@visx/scale';
 import { LinePath } from '@visx/shape';
 import type { Schemas } from '../shared/api';
 import { CommonAxis, Strip, type Scale } from './Chart';
-import { Cursor, signed, type Readout } from './Cursor';
+import { Cursor, pressed, signed, type Readout } from './Cursor';
 import { Hatch } from './Hatch';
 
 type Swept = Schemas['SweptSpringsView'];
@@ -63,10 +63,7 @@ export function SweepChart({ swept, shown, chosen, at, onAt, words, label }: Pro
       aria-label={label}
       className="sweep-chart"
       style={{ maxWidth: WIDTH }}
-      onPointerDown={(event) => {
-        const box = event.currentTarget.getBoundingClientRect();
-        onAt(x.invert(((event.clientX - box.left) / box.width) * WIDTH));
-      }}
+      onPointerDown={(event) => onAt(x.invert(pressed(event)[0] * WIDTH))}
     >
       <Strip x={x} y={y} name={`${words.load}, ${swept.unitLoad}`}>
         <Lines shown={shown} chosen={chosen} against={swept.against} of="points" x={x} y={y} />

@@ -2,7 +2,7 @@ import { scaleLinear } from '@visx/scale';
 import { LinePath } from '@visx/shape';
 import type { Schemas } from '../shared/api';
 import { CommonAxis, Strip, type Scale } from './Chart';
-import { Cursor, signed, type Point as Spot, type Readout } from './Cursor';
+import { Cursor, pressed, signed, type Point as Spot, type Readout } from './Cursor';
 import { Hatch } from './Hatch';
 import { TRIED_DASHES } from './fills';
 
@@ -57,10 +57,7 @@ export function TurnChart({ turn, tried, unitLength, unitForce, at, onAt, words,
       aria-label={label}
       className="turn-chart"
       style={{ maxWidth: WIDTH }}
-      onPointerDown={(event) => {
-        const box = event.currentTarget.getBoundingClientRect();
-        onAt(x.invert(((event.clientX - box.left) / box.width) * WIDTH));
-      }}
+      onPointerDown={(event) => onAt(x.invert(pressed(event)[0] * WIDTH))}
     >
       {lost.map(([from, to]) => (
         <Hatch key={from} x={x(from)} y={LIFT_TOP} width={x(to) - x(from)} height={FORCE_FOOT - LIFT_TOP} opacity={0.5} />

@@ -1,8 +1,8 @@
-import { render } from '@testing-library/react';
+import { fireEvent, render } from '@testing-library/react';
 import { scaleLinear } from '@visx/scale';
 import { expect, test } from 'vitest';
 import { Band, CommonAxis, ForbiddenAbove, Strip } from './Chart';
-import { Cursor, freest, signed } from './Cursor';
+import { Cursor, freest, pressed, signed } from './Cursor';
 
 const x = scaleLinear<number>({ domain: [0, 10], range: [60, 260] });
 const y = scaleLinear<number>({ domain: [0, 8000], range: [160, 20] });
@@ -129,4 +129,13 @@ test('a cursor says in one box what each curve is, and by how much what is besid
   ]);
   expect(signed(0.5, 1)).toBe('+0.5');
   expect(signed(0, 2)).toBe('±0.00');
+});
+
+test('a drawing is pressed at a share of its width and height, however large it is shown', () => {
+  const at: unknown[] = [];
+  const { container } = render(<svg onPointerDown={(event) => at.push(pressed(event))} />);
+  const drawing = container.querySelector('svg') as SVGSVGElement;
+  drawing.getBoundingClientRect = () => new DOMRect(100, 40, 400, 200);
+  fireEvent.pointerDown(drawing, { clientX: 200, clientY: 90 });
+  expect(at).toEqual([[0.25, 0.25]]);
 });
