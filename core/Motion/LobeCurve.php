@@ -17,8 +17,9 @@ final readonly class LobeCurve
         [0.0, 0.0, 0.0, 10.0, -15.0, 6.0], [0.0, 0.0, 0.0, -4.0, 7.0, -3.0], [0.0, 0.0, 0.0, 0.5, -1.0, 0.5],
     ];
 
-    /** It is asked for with every turn of a train. */
+    /** They are asked for with every turn of a train. */
     private float $peak;
+    private int $peakNode;
 
     /**
      * @param int $first cam degree of the first node, where the lobe begins
@@ -34,7 +35,7 @@ final readonly class LobeCurve
         public array $bend,
         private int $about,
     ) {
-        $at = $this->peakNode();
+        $at = (int) array_search(max($lift), $lift, true);
         $peak = $lift[$at];
         foreach ([$at - 1, $at] as $cell) {
             for ($i = 1; $i < 20 && isset($lift[$cell], $lift[$cell + 1]); ++$i) {
@@ -42,6 +43,7 @@ final readonly class LobeCurve
             }
         }
         $this->peak = $peak;
+        $this->peakNode = $at;
     }
 
     /**
@@ -75,7 +77,7 @@ final readonly class LobeCurve
     /** Cam degree of the node with the greatest lift. */
     public function peakDegree(): int
     {
-        return $this->first + $this->peakNode();
+        return $this->first + $this->peakNode;
     }
 
     /** @return array{float, float, float} lift, slope and bend at so many cam degrees from the nose */
@@ -140,6 +142,17 @@ final readonly class LobeCurve
         );
     }
 
+    /** The lift that a rocker asks of the valve: below nothing where the lash is open. */
+    public function overRocker(float $ratio, float $lash): self
+    {
+        $scaled = $this->scaled($ratio);
+
+        return new self(
+            $this->first, array_map(static fn (float $lift): float => $lift - $lash, $scaled->lift), $scaled->slope, $scaled->bend,
+            $this->about,
+        );
+    }
+
     /** Over a rocker and its lash: the lift that the valve is asked for; nothing where the lash is open. */
     public function atValve(float $angle, float $ratio, float $lash): float
     {
@@ -167,11 +180,6 @@ final readonly class LobeCurve
         }
 
         return [$lift, $slope, $bend];
-    }
-
-    private function peakNode(): int
-    {
-        return (int) array_search(max($this->lift), $this->lift, true);
     }
 
     /** @return array{float, float, float} */

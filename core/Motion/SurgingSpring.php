@@ -60,14 +60,21 @@ final class SurgingSpring extends ValveMotion
     protected function leap(int $node, int $mode): void
     {
         [$a, $b, $c, $d] = $this->modes[$mode] ??= $this->mode($mode);
-        [$y, $w, $q, $r] = [$this->y, $this->w, $this->q, $this->r];
+        $y = $this->y;
+        $w = $this->w;
+        $q = $this->q;
+        $r = $this->r;
         $this->nextY = $a[0] * $y + $a[1] * $w + $a[2] * $q + $a[3] * $r + $a[4];
         $this->nextW = $b[0] * $y + $b[1] * $w + $b[2] * $q + $b[3] * $r + $b[4];
         $this->nextQ = $c[0] * $y + $c[1] * $w + $c[2] * $q + $c[3] * $r + $c[4];
         $this->nextR = $d[0] * $y + $d[1] * $w + $d[2] * $q + $d[3] * $r + $d[4];
         if (($mode & self::AT_LOBE) !== 0) {
-            [$s0, $p0, $a0] = [$this->lift[$node] ?? 0.0, $this->slope[$node] ?? 0.0, $this->bend[$node] ?? 0.0];
-            [$s1, $p1, $a1] = [$this->lift[$node + 1] ?? 0.0, $this->slope[$node + 1] ?? 0.0, $this->bend[$node + 1] ?? 0.0];
+            $s0 = $this->asked[$node] ?? -$this->lash;
+            $p0 = $this->slope[$node] ?? 0.0;
+            $a0 = $this->bend[$node] ?? 0.0;
+            $s1 = $this->asked[$node + 1] ?? -$this->lash;
+            $p1 = $this->slope[$node + 1] ?? 0.0;
+            $a1 = $this->bend[$node + 1] ?? 0.0;
             $this->nextY += $a[5] * $s0 + $a[6] * $p0 + $a[7] * $a0 + $a[8] * $s1 + $a[9] * $p1 + $a[10] * $a1;
             $this->nextW += $b[5] * $s0 + $b[6] * $p0 + $b[7] * $a0 + $b[8] * $s1 + $b[9] * $p1 + $b[10] * $a1;
             $this->nextQ += $c[5] * $s0 + $c[6] * $p0 + $c[7] * $a0 + $c[8] * $s1 + $c[9] * $p1 + $c[10] * $a1;
@@ -92,6 +99,9 @@ final class SurgingSpring extends ValveMotion
             }
         }
         [$series, $this->springSeries] = $this->expand([$y, $w, $this->q, $this->r], $mode, $forcing);
+        foreach ($powers as $n => $power) {
+            $series[$n] -= $power;
+        }
 
         return $series;
     }
@@ -129,7 +139,7 @@ final class SurgingSpring extends ValveMotion
     protected function bendOf(float $y, float $w, int $node, int $mode): float
     {
         [$stiffness, $damping, $constant, $alpha, $beta] = $this->termsOf($mode);
-        $valve = $constant + $alpha * ($this->lift[$node] ?? 0.0) + $beta * ($this->slope[$node] ?? 0.0) - $stiffness * $y - $damping * $w;
+        $valve = $constant + $alpha * ($this->asked[$node] ?? -$this->lash) + $beta * ($this->slope[$node] ?? 0.0) - $stiffness * $y - $damping * $w;
         // At the end of a leap the spring is where it came to.
         [$q, $r] = $y === $this->nextY ? [$this->nextQ, $this->nextR] : [$this->q, $this->r];
 
@@ -150,8 +160,8 @@ final class SurgingSpring extends ValveMotion
         return $this->terms[$mode] = [
             $square * ($rate + ($isHeld ? $train->stiffness : 0.0) + ($isSeated ? $train->seatStiffness : 0.0)),
             $this->valveDamping + $square * (($isHeld ? $this->dampingOverCell : 0.0) + ($isSeated ? $this->seatDampingOverCell : 0.0)),
-            -$square * ($load - $rate * $from + ($isHeld ? $train->stiffness * $train->lash : 0.0)),
-            $isHeld ? $square * $train->stiffness * $train->ratio : 0.0, $isHeld ? $square * $this->dampingOverCell * $train->ratio : 0.0,
+            -$square * ($load - $rate * $from),
+            $isHeld ? $square * $train->stiffness : 0.0, $isHeld ? $square * $this->dampingOverCell : 0.0,
         ];
     }
 

@@ -35,7 +35,6 @@ abstract class ValveMotion
     protected const CLEAR = 2e-5;
     /** After a change of contact the next is looked for from here on, in cells. */
     private const AFTER = 1e-3;
-    private const SAMPLES = 2;
     /** Between points below this share of the greatest force so far, a greater one is not looked for. */
     protected const NEAR_PEAK = 0.6;
     /** Below this share of it a force may fall to nothing and rise again within a cell. */
@@ -50,19 +49,28 @@ abstract class ValveMotion
     /** State of a turn's end that counts as that of its beginning, metres. */
     private const SAME = 1e-9;
 
+    /** A lobe that bends less than this does not bend, metres a cell squared. */
+    private const STRAIGHT = 1e-12;
+
     protected float $y = 0.0;
     protected float $w = 0.0;
     protected float $nextY = 0.0;
     protected float $nextW = 0.0;
+    /** Gap at the lobe where a stretch that was looked at last ends, and how it opens; below nothing where the train is squeezed. */
+    private float $open = 0.0;
+    private float $opening = 0.0;
+    /** Where it ends. */
+    private float $end = 0.0;
     /** Force between lobe and valve at the last node and at the one before. */
     protected float $force = 0.0;
     protected float $forceBefore = 0.0;
+    /** The next leap would lead through a change of contact. */
+    protected bool $isChanging = false;
     /** Up to this node a greatest force is looked for between the nodes, too: something has just changed, and it rings fast. */
     protected int $watchedUntil = 0;
     /** Greatest force of the turn so far. */
     protected float $peak = 0.0;
 
-    protected readonly float $ratio;
     protected readonly float $lash;
     protected readonly float $stiffness;
     protected readonly float $seatStiffness;
@@ -74,8 +82,8 @@ abstract class ValveMotion
     protected readonly float $rest;
     /** Nearer to rest than this, in lift and slope together, the valve does not leave its seat by its own ringing. */
     protected readonly float $quiet;
-    /** @var non-empty-list<float> */
-    protected readonly array $lift;
+    /** @var non-empty-list<float> lift that the lobe asks of the valve at each node, metres; below nothing where the lash is open */
+    protected readonly array $asked;
     /** @var non-empty-list<float> */
     protected readonly array $slope;
     /** @var non-empty-list<float> */
@@ -84,8 +92,6 @@ abstract class ValveMotion
     private readonly int $parts;
     private readonly int $nose;
     private readonly bool $hasPieces;
-    /** @var non-empty-list<int> */
-    private readonly array $changes;
     /** What holds the valve on its seat, newtons. */
     private readonly float $seatLoad;
     /** A force for which that between lobe and valve counts as nothing, newtons. */
@@ -110,21 +116,18 @@ abstract class ValveMotion
         foreach ($train->spring->pieces as $piece) {
             $rate = max($rate, $piece[2]);
         }
-        $this->ratio = $train->ratio;
         $this->lash = $train->lash;
         $this->stiffness = $train->stiffness;
         $this->seatStiffness = $train->seatStiffness;
         $this->hasPieces = count($train->spring->pieces) > 1;
-        $this->changes = $this->hasPieces
-            ? [self::AT_LOBE, self::AT_SEAT, self::NEXT_PIECE, self::PIECE_BEFORE] : [self::AT_LOBE, self::AT_SEAT];
         $this->seatLoad = $train->spring->seatLoad();
         $this->noForce = 1e-7 * $this->seatLoad;
         $whole = 1 / (3 * $speed); // the cam turns by three degrees a second for each turn of the crank a minute
         $widest = $whole * sqrt(($rate + $train->stiffness + $train->seatStiffness) / $this->lightest());
         $this->parts = max(1, (int) ceil($widest / self::WIDEST));
         $this->cell = $whole / $this->parts;
-        [$this->lift, $this->slope, $this->bend] = $train->lobe->refined($this->parts);
-        $this->lastNode = count($this->lift) - 1;
+        [$this->asked, $this->slope, $this->bend] = $train->asked->refined($this->parts);
+        $this->lastNode = count($this->asked) - 1;
         $this->nose = ($train->lobe->peakDegree() - $train->lobe->first) * $this->parts;
         $this->dampingOverCell = 2 * $train->damping * sqrt($train->stiffness * $train->mass) / $this->cell;
         $this->seatDampingOverCell = 2 * $train->seatDamping * sqrt($train->seatStiffness * $train->mass) / $this->cell;
@@ -158,30 +161,33 @@ abstract class ValveMotion
         $this->w = $this->nextW;
     }
 
-    /** As many leaps as there are on the lobe while no contact changes; the node that it came to. */
+    /**
+     * As many leaps as there are on the lobe; the node that it came to: at most that which ends the lobe. Where the next leap would lead
+     * through a change of contact it stops short of it, and says so.
+     */
     protected function glide(int $node, int $mode): int
     {
-        if ($mode !== self::AT_LOBE || $node < $this->watchedUntil) {
-            return $node;
-        }
         $over = $this->dampingOverCell;
         for (; $node < $this->lastNode; ++$node) {
-            $this->leap($node, self::AT_LOBE);
-            $force = $this->stiffness * ($this->ratio * $this->lift[$node + 1] - $this->lash - $this->nextY)
-                + $over * ($this->ratio * $this->slope[$node + 1] - $this->nextW);
-            if ($this->isNotable($force)) {
-                break;
+            $this->leap($node, $mode);
+            $force = $this->stiffness * ($this->asked[$node + 1] - $this->nextY) + $over * ($this->slope[$node + 1] - $this->nextW);
+            if ($mode !== self::AT_LOBE || $node < $this->watchedUntil || $this->isNotable($force)) {
+                if (!$this->takes($node, $mode)) {
+                    $this->isChanging = true;
+                    break;
+                }
+            } else {
+                $this->peak = max($this->peak, $force);
+                $this->forceBefore = $this->force;
+                $this->force = $force;
+                $this->land();
             }
-            $this->peak = max($this->peak, $force);
-            $this->forceBefore = $this->force;
-            $this->force = $force;
-            $this->land();
         }
 
         return $node;
     }
 
-    /** As many leaps as there are off the lobe while no contact changes; the node that it came to, at most that which ends the turn. */
+    /** The same off the lobe; at most the node that ends the turn. */
     protected function drift(int $node, int $mode, int $round): int
     {
         return $node;
@@ -195,11 +201,11 @@ abstract class ValveMotion
     }
 
     /**
-     * The power series of the lift from a state, in a mode.
+     * The power series of the gap at the lobe from a state, in a mode: how far the lift is over what is asked.
      *
-     * @param array{float, float, float, float, float, float} $powers of the lobe's lift about the same point
+     * @param array{float, float, float, float, float, float} $powers of the lift that is asked, about the same point
      *
-     * @return non-empty-list<float>
+     * @return non-empty-list<float> eight terms or more
      */
     abstract protected function series(float $y, float $w, int $mode, array $powers): array;
 
@@ -256,104 +262,100 @@ abstract class ValveMotion
     /** @return int the mode in which the next turn begins */
     private function goRound(int $mode, bool $isTraced): int
     {
-        [$ratio, $lash, $stiffness, $over] = [$this->ratio, $this->lash, $this->stiffness, $this->dampingOverCell];
         $round = 360 * $this->parts;
-        $last = $this->lastNode;
         $this->watchedUntil = $i = 0;
         $isFast = !$isTraced && !$this->hasPieces;
         if ($mode === self::AT_SEAT && $this->w === 0.0 && $this->y === $this->rest && !$isTraced) {
             // At rest until the lash is taken up.
-            while ($i < $this->nose && $ratio * $this->lift[$i + 1] - $lash < $this->y) {
+            while ($i < $this->nose && $this->asked[$i + 1] < $this->y) {
                 ++$i;
             }
             $this->wait($i);
         }
-        $d0 = $ratio * $this->lift[$i] - $lash - $this->y;
-        $e0 = $ratio * $this->slope[$i] - $this->w;
-        $this->force = $stiffness * $d0 + $over * $e0;
+        $this->force = $this->forceAtNode($i);
         $this->forceBefore = 0.0;
         while ($i < $round) {
-            if ($isFast) {
-                $from = $i;
-                if (($mode & self::AT_LOBE) === 0) {
-                    $i = $this->drift($i, $mode, $round);
-                } elseif ($i < $last) {
-                    $i = $this->glide($i, $mode);
-                }
-                if ($i >= $round) {
-                    break;
-                }
-                if ($i > $from) {
-                    $d0 = $ratio * ($this->lift[$i] ?? 0.0) - $lash - $this->y;
-                    $e0 = $ratio * ($this->slope[$i] ?? 0.0) - $this->w;
-                }
+            $this->isChanging = false;
+            if ($isFast && ($mode & self::AT_LOBE) === 0) {
+                $i = $this->drift($i, $mode, $round);
+            } elseif ($isFast && $i < $this->lastNode) {
+                $i = $this->glide($i, $mode);
             }
-            if ($i >= $last) {
-                if ($mode === self::AT_SEAT && $this->staysSeated($round - $i)) {
-                    if ($isTraced) {
-                        $this->trace[] = [$this->degree($i), $this->y, 0.0, false];
-                    }
+            if (!$this->isChanging && $i < $round) {
+                if ($isTraced) {
+                    $isHeld = ($mode & self::AT_LOBE) !== 0;
+                    $this->trace[] = [
+                        $this->train->lobe->first + $i / $this->parts, $this->y, $isHeld ? max(0.0, $this->force) : 0.0, $isHeld,
+                    ];
+                }
+                if ($i >= $this->lastNode && $mode === self::AT_SEAT && $this->staysSeated($round - $i)) {
                     $this->y = $this->rest;
                     $this->w = 0.0;
                     $this->wait($round - $i);
                     break;
                 }
-                $s1 = $p1 = 0.0;
-            } else {
-                $s1 = $this->lift[$i + 1];
-                $p1 = $this->slope[$i + 1];
+                $this->leap($i, $mode);
+                $this->isChanging = !$this->takes($i, $mode);
             }
-            $isHeld = ($mode & self::AT_LOBE) !== 0;
-            if ($isTraced) {
-                $this->trace[] = [$this->degree($i), $this->y, $isHeld ? max(0.0, $this->force) : 0.0, $isHeld];
-            }
-            [$y, $w, $f0] = [$this->y, $this->w, $this->force];
-            $this->leap($i, $mode);
-            $y1 = $this->nextY;
-            $w1 = $this->nextW;
-            $d1 = $ratio * $s1 - $lash - $y1;
-            $e1 = $ratio * $p1 - $w1;
-            $f1 = $stiffness * $d1 + $over * $e1;
-            if ($this->holds($mode, $i, $y, $w, $y1, $w1, $d1, $f0, $f1)) {
-                if ($isHeld) {
-                    if ($i >= $this->watchedUntil) {
-                        $this->notePeak($f0, $f1);
-                    } else {
-                        $this->peak = max($this->peak, $f1);
-                        if (max($f0, $f1) > self::NEAR_PEAK * $this->peak) {
-                            $this->watch($y, $w, $i, $mode, $f0, $f1);
-                        }
-                    }
-                    $this->forceBefore = $f0;
-                } else {
-                    $this->forceBefore = 0.0;
-                    if ($ratio * $s1 > $lash) {
-                        $this->lost += ($mode & self::AT_SEAT) === 0 ? 1.0 : 0.0;
-                        $this->partsOverNose = $this->partsOverNose || ($d1 < 0.0 && ($this->bend[$i + 1] ?? 0.0) < 0.0);
-                        if ($e0 < 0.0 && $e1 >= 0.0) {
-                            $this->gap = max($this->gap, -self::turningPoint($d0, $e0, $d1, $e1));
-                        }
-                    }
-                }
-                if ($w > 0.0 && $w1 <= 0.0) {
-                    $this->noteTop(self::turningPoint($y, $w, $y1, $w1));
-                }
-                $this->land();
-            } else {
+            if ($this->isChanging) {
                 $mode = $this->within($i, $mode);
-                $d1 = $ratio * $s1 - $lash - $this->y;
-                $e1 = $ratio * $p1 - $this->w;
-                $f1 = $stiffness * $d1 + $over * $e1;
+                $this->force = $this->forceAtNode($i + 1);
                 $this->forceBefore = 0.0;
                 $this->watchedUntil = $i + 1 + self::WATCHED;
             }
-            $d0 = $d1;
-            $e0 = $e1;
-            $this->force = $f1;
             ++$i;
         }
 
         return $mode;
+    }
+
+    private function forceAtNode(int $node): float
+    {
+        return $this->stiffness * (($this->asked[$node] ?? -$this->lash) - $this->y)
+            + $this->dampingOverCell * (($this->slope[$node] ?? 0.0) - $this->w);
+    }
+
+    /** Whether the leap that was made is true, because no contact changes in it: then it is noted what it shows, and it is taken. */
+    private function takes(int $node, int $mode): bool
+    {
+        $y = $this->y;
+        $w = $this->w;
+        $y1 = $this->nextY;
+        $w1 = $this->nextW;
+        $asked = $this->asked[$node + 1] ?? -$this->lash;
+        $d1 = $asked - $y1;
+        $e1 = ($this->slope[$node + 1] ?? 0.0) - $w1;
+        $f0 = $this->force;
+        $f1 = $this->stiffness * $d1 + $this->dampingOverCell * $e1;
+        if (!$this->holds($mode, $node, $y, $w, $y1, $w1, $d1, $f0, $f1)) {
+            return false;
+        }
+        if (($mode & self::AT_LOBE) !== 0) {
+            if ($node >= $this->watchedUntil) {
+                $this->notePeak($f0, $f1);
+            } elseif (max($f0, $f1) > self::NEAR_PEAK * $this->peak) {
+                $this->watch($y, $w, $node, $mode, $y1, $w1, $f0, $f1);
+            }
+            $this->forceBefore = $f0;
+        } else {
+            $this->forceBefore = 0.0;
+            if ($asked > 0.0) {
+                $this->lost += ($mode & self::AT_SEAT) === 0 ? 1.0 : 0.0;
+                $this->partsOverNose = $this->partsOverNose || ($d1 < 0.0 && ($this->bend[$node + 1] ?? 0.0) < 0.0);
+                $d0 = ($this->asked[$node] ?? -$this->lash) - $y;
+                $e0 = ($this->slope[$node] ?? 0.0) - $w;
+                if ($e0 < 0.0 && $e1 >= 0.0) {
+                    $this->gap = max($this->gap, -self::turningPoint($d0, $e0, $d1, $e1));
+                }
+            }
+        }
+        if ($w > 0.0 && $w1 <= 0.0) {
+            $this->noteTop(self::turningPoint($y, $w, $y1, $w1));
+        }
+        $this->land();
+        $this->force = $f1;
+
+        return true;
     }
 
     /** Whether a mode holds all through a cell. */
@@ -381,13 +383,20 @@ abstract class ValveMotion
     /** Whether the force between lobe and valve has its least within the cell, below nothing. */
     private function dips(int $mode, int $node, float $y, float $w, float $y1, float $w1, float $f0, float $f1): bool
     {
-        [$p1, $a1] = [$this->slope[$node + 1] ?? 0.0, $this->bend[$node + 1] ?? 0.0];
-        $g0 = $this->stiffness * ($this->ratio * ($this->slope[$node] ?? 0.0) - $w)
-            + $this->dampingOverCell * ($this->ratio * ($this->bend[$node] ?? 0.0) - $this->bendOf($y, $w, $node, $mode));
-        $g1 = $this->stiffness * ($this->ratio * $p1 - $w1)
-            + $this->dampingOverCell * ($this->ratio * $a1 - $this->bendOf($y1, $w1, $node + 1, $mode));
+        $rise = $this->riseOf($y, $w, $node, $mode);
+        if ($rise >= 0.0) {
+            return false;
+        }
+        $next = $this->riseOf($y1, $w1, $node + 1, $mode);
 
-        return $g0 < 0.0 && $g1 > 0.0 && self::turningPoint($f0, $g0, $f1, $g1) < 0.0;
+        return $next > 0.0 && self::turningPoint($f0, $rise, $f1, $next) < 0.0;
+    }
+
+    /** How the force between lobe and valve grows at a node, newtons a cell. */
+    private function riseOf(float $y, float $w, int $node, int $mode): float
+    {
+        return $this->stiffness * (($this->slope[$node] ?? 0.0) - $w)
+            + $this->dampingOverCell * (($this->bend[$node] ?? 0.0) - $this->bendOf($y, $w, $node, $mode));
     }
 
     /** The force at a new node: the middle of three may be the greatest, on a parabola through them. */
@@ -405,11 +414,6 @@ abstract class ValveMotion
     {
         $this->highest = max($this->highest, $top);
         $this->rise = max($this->rise, $top);
-    }
-
-    private function degree(int $node): float
-    {
-        return $this->train->lobe->first + $node / $this->parts;
     }
 
     /** The extreme of a cubic between two nodes with slopes of opposite sign. */
@@ -434,13 +438,13 @@ abstract class ValveMotion
         return $found;
     }
 
-    /** @return array{float, float, float, float, float, float} powers of the lobe's lift over a cell */
+    /** @return array{float, float, float, float, float, float} powers of the lift that is asked over a cell */
     private function powers(int $cell): array
     {
-        return isset($this->lift[$cell + 1]) ? LobeCurve::powers(
-            $this->lift[$cell], $this->slope[$cell], $this->bend[$cell],
-            $this->lift[$cell + 1], $this->slope[$cell + 1], $this->bend[$cell + 1],
-        ) : [0.0, 0.0, 0.0, 0.0, 0.0, 0.0];
+        return isset($this->asked[$cell + 1]) ? LobeCurve::powers(
+            $this->asked[$cell], $this->slope[$cell], $this->bend[$cell],
+            $this->asked[$cell + 1], $this->slope[$cell + 1], $this->bend[$cell + 1],
+        ) : [-$this->lash, 0.0, 0.0, 0.0, 0.0, 0.0];
     }
 
     /**
@@ -465,138 +469,114 @@ abstract class ValveMotion
     /**
      * @param non-empty-list<float> $series
      *
-     * @return array{float, float} lift and slope
+     * @return array{float, float} value and slope
      */
     protected static function state(array $series, float $at): array
     {
-        $y = $w = 0.0;
+        $value = $slope = 0.0;
         $n = count($series);
         while (--$n >= 0) {
-            $w = $w * $at + $y;
-            $y = $y * $at + $series[$n];
+            $slope = $slope * $at + $value;
+            $value = $value * $at + $series[$n];
         }
 
-        return [$y, $w];
+        return [$value, $slope];
+    }
+
+    /** Greatest force between two nodes, while it rings. */
+    final protected function watch(float $y, float $w, int $cell, int $mode, float $y1, float $w1, float $f0, float $f1): void
+    {
+        $this->peak = max($this->peak, $f1);
+        if ($this->riseOf($y, $w, $cell, $mode) > 0.0 && $this->riseOf($y1, $w1, $cell + 1, $mode) < 0.0) {
+            $this->noteForces($this->series($y, $w, $mode, $this->powers($cell)), 1.0, $f0, $f1);
+        }
     }
 
     /**
-     * @param non-empty-list<float> $series about the point from which `at` counts
-     * @param array{float, float, float, float, float, float} $powers about the same point
-     */
-    private function forceAt(array $series, array $powers, float $at): float
-    {
-        [$y, $w] = self::state($series, $at);
-        [, $c1, $c2, $c3, $c4, $c5] = $powers;
-
-        return $this->forceOf(
-            $powers[0] + $at * ($c1 + $at * ($c2 + $at * ($c3 + $at * ($c4 + $at * $c5)))),
-            $c1 + $at * (2.0 * $c2 + $at * (3.0 * $c3 + $at * (4.0 * $c4 + $at * 5.0 * $c5))), $y, $w,
-        );
-    }
-
-    /** Force between lobe and valve, by the lift and slope of either. */
-    private function forceOf(float $s, float $p, float $y, float $w): float
-    {
-        return $this->stiffness * ($this->ratio * $s - $this->lash - $y) + $this->dampingOverCell * ($this->ratio * $p - $w);
-    }
-
-    /** Greatest force between two nodes. */
-    private function watch(float $y, float $w, int $cell, int $mode, float $f0, float $f1): void
-    {
-        $powers = $this->powers($cell);
-        $this->noteForces($this->series($y, $w, $mode, $powers), $powers, 1.0, $f0, $f1);
-    }
-
-    /**
-     * Greatest force of a stretch: of five points, and of a parabola about the greatest of them.
+     * Greatest force inside a stretch: of five points, and of a parabola about the greatest of them.
      *
-     * @param non-empty-list<float> $series
-     * @param array{float, float, float, float, float, float} $powers
+     * @param non-empty-list<float> $gap at the lobe
      * @param float $first force at its beginning
      * @param float $last force at its end
      */
-    private function noteForces(array $series, array $powers, float $end, float $first, float $last): void
+    private function noteForces(array $gap, float $end, float $first, float $last): void
     {
-        $this->peak = max($this->peak, $last);
-        if (max($first, $last) <= self::NEAR_PEAK * $this->peak) {
-            return;
-        }
         // A bow rises above three points of it by an eighth of how far it bends, and never by half.
-        $middle = $this->forceAt($series, $powers, 0.5 * $end);
+        $middle = $this->forceAt($gap, 0.5 * $end);
         if (max($first, $middle, $last) + 0.5 * abs($first - 2 * $middle + $last) <= $this->peak) {
             return;
         }
-        [$before, $now] = [$first, $this->forceAt($series, $powers, 0.25 * $end)];
-        foreach ([$middle, $this->forceAt($series, $powers, 0.75 * $end), $last] as $next) {
+        $before = $first;
+        $now = $this->forceAt($gap, 0.25 * $end);
+        foreach ([$middle, $this->forceAt($gap, 0.75 * $end), $last] as $next) {
             $bow = $before - 2 * $now + $next;
             $isTop = $now >= $before && $now >= $next && $bow < 0.0;
             $this->peak = max($this->peak, $isTop ? $now - ($next - $before) ** 2 / (8 * $bow) : $now);
-            [$before, $now] = [$now, $next];
+            $before = $now;
+            $now = $next;
         }
+    }
+
+    /** @param non-empty-list<float> $gap at the lobe */
+    private function forceAt(array $gap, float $at): float
+    {
+        [$open, $opening] = self::state($gap, $at);
+
+        return -$this->stiffness * $open - $this->dampingOverCell * $opening;
     }
 
     /** Through a cell in which contacts change, from change to change; the mode at its end. */
     private function within(int $cell, int $mode): int
     {
-        $whole = $this->powers($cell);
-        $asksLift = $this->ratio * ($this->lift[$cell + 1] ?? 0.0) > $this->lash;
-        $from = 0.0;
+        $stiffness = $this->stiffness;
+        $over = $this->dampingOverCell;
+        $isAsked = ($this->asked[$cell + 1] ?? 0.0) > 0.0;
+        $powers = $this->powers($cell);
+        $width = 1.0;
         for ($change = 0; $change < self::MOST_CHANGES; ++$change) {
-            $powers = $from > 0.0 ? self::about($whole, $from) : $whole;
-            $series = $this->series($this->y, $this->w, $mode, $powers);
-            $width = 1.0 - $from;
-            [$end, $which, $y, $w] = $this->firstChange($series, $powers, $mode, $width, $change > 0);
-            $this->follow($series, $powers, $mode, $end, $asksLift, [$y, $w]);
+            $y0 = $this->y;
+            $w0 = $this->w;
+            $gap = $this->series($y0, $w0, $mode, $powers);
+            $which = $this->firstChange($gap, $powers, $mode, $cell, $width, $change > 0);
+            $end = $this->end;
+            $open = $this->open;
+            $opening = $this->opening;
+            $this->y = $this->nextY;
+            $this->w = $this->nextW;
             $this->arrive($end);
-            $this->y = $y;
-            $this->w = $w;
-            if ($which === null) {
+            if ($w0 > 0.0 && $this->w <= 0.0) {
+                $this->noteTop(self::turningPoint($y0, $w0 * $end, $this->y, $this->w * $end));
+            }
+            if (($mode & self::AT_LOBE) !== 0) {
+                $first = -$stiffness * $gap[0] - $over * $gap[1];
+                $last = -$stiffness * $open - $over * $opening;
+                $this->peak = max($this->peak, $last);
+                if ($first > self::NEAR_PEAK * $this->peak || $last > self::NEAR_PEAK * $this->peak) {
+                    $this->noteForces($gap, $end, $first, $last);
+                }
+            } elseif ($isAsked) {
+                $this->lost += ($mode & self::AT_SEAT) === 0 ? $end : 0.0;
+                $this->partsOverNose = $this->partsOverNose || ($powers[2] < -self::STRAIGHT && $open > 0.0);
+                if ($gap[1] > 0.0 && $opening <= 0.0) {
+                    $this->gap = max($this->gap, self::turningPoint($gap[0], $gap[1] * $end, $open, $opening * $end));
+                }
+            }
+            if ($which === 0) {
                 return $mode;
             }
             if ($which === self::AT_SEAT) {
-                $this->atSeat(($mode & self::AT_SEAT) === 0, $w, $cell >= $this->nose);
+                $this->atSeat(($mode & self::AT_SEAT) === 0, $this->w, $cell >= $this->nose);
             }
             $mode = match ($which) {
                 self::NEXT_PIECE => $mode + (1 << self::PIECE),
                 self::PIECE_BEFORE => $mode - (1 << self::PIECE),
                 default => $mode ^ $which,
             };
-            $from += $end;
+            $width -= $end;
+            $powers = self::about($powers, $end);
         }
 
         return $mode; // so many changes in one cell: it chatters, and the next cell goes on from here
-    }
-
-    /**
-     * Notes what a stretch of a cell shows in which contacts change.
-     *
-     * @param non-empty-list<float> $series
-     * @param array{float, float, float, float, float, float} $powers
-     * @param array{float, float} $to lift and slope at its end
-     */
-    private function follow(array $series, array $powers, int $mode, float $end, bool $asksLift, array $to): void
-    {
-        [$y0, $w0] = [$series[0], $series[1] * $end];
-        [$y1, $slope] = $to;
-        $w1 = $slope * $end;
-        if ($w0 > 0.0 && $w1 <= 0.0) {
-            $this->noteTop(self::turningPoint($y0, $w0, $y1, $w1));
-        }
-        if (($mode & 1) === 1) {
-            [$s1, $p1] = self::state($powers, $end);
-            $this->noteForces(
-                $series, $powers, $end, $this->forceOf($powers[0], $powers[1], $y0, $series[1]), $this->forceOf($s1, $p1, $y1, $slope),
-            );
-        } elseif ($asksLift) {
-            $this->lost += ($mode & 2) === 0 ? $end : 0.0;
-            [$s1, $p1] = self::state($powers, $end);
-            $d1 = $this->ratio * $s1 - $this->lash - $y1;
-            $this->partsOverNose = $this->partsOverNose || ($powers[2] < 0.0 && $d1 < 0.0);
-            [$e0, $e1] = [($this->ratio * $powers[1] - $series[1]) * $end, $this->ratio * $p1 * $end - $w1];
-            if ($e0 < 0.0 && $e1 >= 0.0) {
-                $this->gap = max($this->gap, -self::turningPoint($this->ratio * $powers[0] - $this->lash - $y0, $e0, $d1, $e1));
-            }
-        }
     }
 
     private function atSeat(bool $meets, float $w, bool $isPastNose): void
@@ -616,120 +596,179 @@ abstract class ValveMotion
     }
 
     /**
-     * The first change of a contact, or of the piece of the spring, in a stretch.
+     * The first change of a contact, or of the piece of the spring, in a stretch to the end of its cell. The place where the stretch ends
+     * and what is so there are noted as next.
      *
-     * @param non-empty-list<float> $series
-     * @param array{float, float, float, float, float, float} $powers
+     * @param non-empty-list<float> $gap at the lobe
+     * @param array{float, float, float, float, float, float} $powers of the lift that is asked
      *
-     * @return array{float, int|null, float, float} where, and which; the end of the stretch where none changes; lift and slope there
+     * @return int which; nothing where none changes
      */
-    private function firstChange(array $series, array $powers, int $mode, float $width, bool $isAfterChange): array
+    private function firstChange(array $gap, array $powers, int $mode, int $cell, float $width, bool $isAfterChange): int
     {
-        $earlier = $isAfterChange ? min(self::AFTER, $width) : 0.0;
-        [$y, $w] = [$series[0], $series[1] ?? 0.0];
-        for ($sample = 1; $sample <= self::SAMPLES; ++$sample) {
-            $later = $width * $sample / self::SAMPLES;
-            if ($later <= $earlier) {
-                continue;
-            }
-            // What the whole cell leads to is known from the leap that it could not take.
-            [$y, $w] = $later === 1.0 && !$isAfterChange ? [$this->nextY, $this->nextW] : self::state($series, $later);
-            $first = null;
-            foreach ($this->changes as $which) {
-                if ($which === self::AT_SEAT && $y > self::CLEAR) {
-                    continue;
+        $stiffness = $this->stiffness;
+        $over = $this->dampingOverCell;
+        $isHeld = ($mode & self::AT_LOBE) !== 0;
+        $isSeated = ($mode & self::AT_SEAT) !== 0;
+        [$c0, $c1, $c2, $c3, $c4, $c5] = $powers;
+        $last = count($gap) - 1;
+        $which = 0;
+        $earlier = $isAfterChange ? self::AFTER : 0.0;
+        $at = 0.5 * $width > $earlier ? 0.5 * $width : $width;
+        while (true) {
+            if ($at < 1.0 || $isAfterChange) {
+                $open = $opening = 0.0;
+                for ($n = $last; $n >= 0; --$n) {
+                    $opening = $opening * $at + $open;
+                    $open = $open * $at + $gap[$n];
                 }
-                $signal = $this->signal($powers, $mode, $which, $later, $y, $w);
-                if ($signal < 0.0) {
-                    [$at, $atY, $atW] = $this->root($series, $powers, $mode, $which, $earlier, $later, $signal, $y, $w);
-                    $first = $first === null || $at < $first[0] ? [$at, $which, $atY, $atW] : $first;
+                $y = $open + $c0 + $at * ($c1 + $at * ($c2 + $at * ($c3 + $at * ($c4 + $at * $c5))));
+                $w = $opening + $c1 + $at * (2.0 * $c2 + $at * (3.0 * $c3 + $at * (4.0 * $c4 + $at * 5.0 * $c5)));
+            } else {
+                // What the whole cell leads to is known from the leap that it could not take.
+                $y = $this->nextY;
+                $w = $this->nextW;
+                $open = $y - ($this->asked[$cell + 1] ?? -$this->lash);
+                $opening = $w - ($this->slope[$cell + 1] ?? 0.0);
+            }
+            if ($which !== 0 || $at <= $earlier) {
+                break;
+            }
+            $end = $at;
+            $force = $stiffness * $open + $over * $opening;
+            if ($isHeld ? $force > 0.0 : $open < 0.0 && $force < 0.0) {
+                $end = $this->changeOf($gap, $stiffness, $over, $isHeld, $earlier, $at, $open, $force);
+                $which = self::AT_LOBE;
+            }
+            if ($y <= self::CLEAR) {
+                $force = $this->seatStiffness * $y + $this->seatDampingOverCell * $w;
+                if ($isSeated ? $force > 0.0 : $y < 0.0 && $force < 0.0) {
+                    $lift = self::liftOf($gap, $powers);
+                    $change = $this->changeOf($lift, $this->seatStiffness, $this->seatDampingOverCell, $isSeated, $earlier, $at, $y, $force);
+                    if ($which === 0 || $change < $end) {
+                        $end = $change;
+                        $which = self::AT_SEAT;
+                    }
                 }
             }
-            if ($first !== null) {
-                return $first;
+            foreach ($this->hasPieces ? $this->limits($mode, self::liftOf($gap, $powers)) : [] as $limit => $beyond) {
+                $far = self::state($beyond, $at)[0];
+                if ($far > 0.0) {
+                    $change = $this->changeOf($beyond, $this->seatStiffness, 0.0, true, $earlier, $at, $far, $this->seatStiffness * $far);
+                    if ($which === 0 || $change < $end) {
+                        $end = $change;
+                        $which = $limit;
+                    }
+                }
             }
-            $earlier = $later;
+            if ($which === 0 && $at >= $width) {
+                break;
+            }
+            $earlier = $at;
+            $at = $which === 0 ? $width : $end;
         }
+        $this->end = $at;
+        $this->nextY = $y;
+        $this->nextW = $w;
+        $this->open = $open;
+        $this->opening = $opening;
 
-        return [$width, null, $y, $w];
+        return $which;
     }
 
     /**
-     * Where a signal passes through nothing: a secant that keeps it between two ends (Illinois).
+     * The lift, by the gap at the lobe.
      *
-     * @param non-empty-list<float> $series
-     * @param array{float, float, float, float, float, float} $powers
-     * @param float $last the signal at the later end, where lift and slope are y and w
+     * @param non-empty-list<float> $gap
+     * @param array{float, float, float, float, float, float} $powers of the lift that is asked
      *
-     * @return array{float, float, float} where; lift and slope there
+     * @return non-empty-list<float>
      */
-    private function root(
-        array $series,
-        array $powers,
-        int $mode,
-        int $which,
+    private static function liftOf(array $gap, array $powers): array
+    {
+        foreach ($powers as $n => $power) {
+            $gap[$n] += $power;
+        }
+
+        return $gap;
+    }
+
+    /**
+     * How far the lift is beyond the piece of the spring that a mode has, either way.
+     *
+     * @param non-empty-list<float> $lift
+     *
+     * @return array<int, non-empty-list<float>> by what changes there
+     */
+    private function limits(int $mode, array $lift): array
+    {
+        $pieces = $this->train->spring->pieces;
+        $piece = $mode >> self::PIECE;
+        $limits = [];
+        if (isset($pieces[$piece + 1])) {
+            $limits[self::NEXT_PIECE] = [$lift[0] - $pieces[$piece + 1][0], ...array_slice($lift, 1)];
+        }
+        if ($piece > 0) {
+            $before = array_map(static fn (float $term): float => -$term, $lift);
+            $before[0] += $pieces[$piece][0];
+            $limits[self::PIECE_BEFORE] = $before;
+        }
+
+        return $limits;
+    }
+
+    /**
+     * Where a contact opens or closes, by the gap at it: a secant that keeps that place between two ends (Illinois).
+     *
+     * What tells is a force in newtons, below nothing where the contact has changed: a closed one opens where nothing presses it any more,
+     * an open one closes where it is squeezed and that presses.
+     *
+     * @param non-empty-list<float> $gap below nothing where the contact is squeezed
+     * @param float $open gap at the later end, where the contact has changed
+     * @param float $pull what pulls the contact apart there, newtons
+     */
+    private function changeOf(
+        array $gap,
+        float $stiffness,
+        float $damping,
+        bool $isClosed,
         float $from,
         float $to,
-        float $last,
-        float $y,
-        float $w,
-    ): array {
-        [$y0, $w0] = $from === 0.0 ? [$series[0], $series[1] ?? 0.0] : self::state($series, $from);
-        $first = $this->signal($powers, $mode, $which, $from, $y0, $w0);
-        if ($first <= 0.0) {
-            return [$from, $y0, $w0]; // it changed at the beginning of the stretch
-        }
+        float $open,
+        float $pull,
+    ): float {
+        $noForce = $this->noForce;
+        $last = $isClosed ? -$pull : max($stiffness * $open, $pull);
+        $first = 0.0;
         $side = 0;
-        [$endY, $endW] = [$y, $w];
+        $terms = array_reverse($gap);
+        $at = $from;
         for ($turn = 0; $turn < 60 && $to - $from > 1e-12; ++$turn) {
-            $at = ($from * $last - $to * $first) / ($last - $first);
-            [$y, $w] = self::state($series, $at);
-            $now = $this->signal($powers, $mode, $which, $at, $y, $w);
-            if (abs($now) < $this->noForce) {
-                return [$at, $y, $w];
+            $open = $opening = 0.0;
+            foreach ($terms as $term) {
+                $opening = $opening * $at + $open;
+                $open = $open * $at + $term;
+            }
+            $squeeze = $stiffness * $open;
+            $pull = $squeeze + $damping * $opening;
+            $now = $isClosed ? -$pull : ($squeeze > $pull ? $squeeze : $pull);
+            if ($turn === 0 ? $now <= 0.0 : $now < $noForce && $now > -$noForce) {
+                return $at; // or it changed at the beginning of the stretch
             }
             if ($now > 0.0) {
-                [$from, $first] = [$at, $now];
+                $from = $at;
+                $first = $now;
                 $last = $side === 1 ? $last / 2 : $last;
                 $side = 1;
             } else {
-                [$to, $last, $endY, $endW] = [$at, $now, $y, $w];
+                $to = $at;
+                $last = $now;
                 $first = $side === -1 ? $first / 2 : $first;
                 $side = -1;
             }
+            $at = ($from * $last - $to * $first) / ($last - $first);
         }
 
-        return [$to, $endY, $endW];
-    }
-
-    /**
-     * What tells that a mode still holds at a point of a stretch, in newtons: below nothing where that contact, or piece, has changed.
-     *
-     * @param array{float, float, float, float, float, float} $powers
-     */
-    private function signal(array $powers, int $mode, int $which, float $at, float $y, float $w): float
-    {
-        if ($which === self::AT_LOBE) {
-            [, $c1, $c2, $c3, $c4, $c5] = $powers;
-            $s = $powers[0] + $at * ($c1 + $at * ($c2 + $at * ($c3 + $at * ($c4 + $at * $c5))));
-            $p = $c1 + $at * (2.0 * $c2 + $at * (3.0 * $c3 + $at * (4.0 * $c4 + $at * 5.0 * $c5)));
-            $d = $this->stiffness * ($this->ratio * $s - $this->lash - $y);
-            $f = $d + $this->dampingOverCell * ($this->ratio * $p - $w);
-
-            return ($mode & self::AT_LOBE) !== 0 ? $f : ($d < $f ? -$d : -$f);
-        }
-        if ($which === self::AT_SEAT) {
-            $seat = -$this->seatStiffness * $y;
-            $on = $seat - $this->seatDampingOverCell * $w;
-
-            return ($mode & self::AT_SEAT) !== 0 ? $on : ($seat < $on ? -$seat : -$on);
-        }
-        $pieces = $this->train->spring->pieces;
-        $piece = $mode >> self::PIECE;
-        if ($which === self::NEXT_PIECE) {
-            return isset($pieces[$piece + 1]) ? $this->seatStiffness * ($pieces[$piece + 1][0] - $y) : 1.0;
-        }
-
-        return $piece > 0 ? $this->seatStiffness * ($y - $pieces[$piece][0]) : 1.0;
+        return $to;
     }
 }

@@ -20,6 +20,9 @@ final readonly class ValveTrain
     /** Between these the damping of a seat is not known. [own] */
     public const SEAT_DAMPING_RANGE = [0.15, 0.50];
 
+    /** What the lobe asks of the valve. */
+    public LobeCurve $asked;
+
     /**
      * @param float $mass effective mass at the valve, kg
      * @param float $ratio of the rocker
@@ -52,6 +55,7 @@ final readonly class ValveTrain
         if ($lobe->peak() * $ratio <= $lash) {
             throw Contradiction::because('The lash takes up all of the lift: the valve is never opened.');
         }
+        $this->asked = $lobe->overRocker($ratio, $lash);
     }
 
     public static function of(
@@ -115,6 +119,9 @@ final readonly class ValveTrain
     /** @param array<string, mixed> $changed */
     private function with(array $changed): self
     {
-        return new self(...[...get_object_vars($this), ...$changed]); // @phpstan-ignore argument.type (its own properties, by name)
+        $all = [...get_object_vars($this), ...$changed];
+        unset($all['asked']);
+
+        return new self(...$all); // @phpstan-ignore argument.type (its own properties, by name)
     }
 }
