@@ -142,13 +142,15 @@ final readonly class LobeCurve
         );
     }
 
-    /** The lift that a rocker asks of the valve: below nothing where the lash is open. */
+    /** The lift that a rocker asks of the valve through a whole turn from where the lobe begins: below nothing where the lash is open. */
     public function overRocker(float $ratio, float $lash): self
     {
+        $round = 361;
         $scaled = $this->scaled($ratio);
+        $lift = array_map(static fn (float $lift): float => $lift - $lash, $scaled->lift);
 
         return new self(
-            $this->first, array_map(static fn (float $lift): float => $lift - $lash, $scaled->lift), $scaled->slope, $scaled->bend,
+            $this->first, array_pad($lift, $round, -$lash), array_pad($scaled->slope, $round, 0.0), array_pad($scaled->bend, $round, 0.0),
             $this->about,
         );
     }

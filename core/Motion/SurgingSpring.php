@@ -16,16 +16,12 @@ final class SurgingSpring extends ValveMotion
     /** Share of the seat load that a swinging spring may take off a shut valve which is said to stay shut. */
     private const SHUT = 0.4;
 
-    private float $q = 0.0;
-    private float $r = 0.0;
-    private float $nextQ = 0.0;
-    private float $nextR = 0.0;
     /** @var non-empty-list<float> */
     private array $springSeries = [0.0];
-    /** @var array<int, non-empty-list<non-empty-list<float>>> by mode */
-    private array $modes = [];
-    /** @var array<int, array{float, float, float, float, float}> stiffness, damping, constant, what lift and slope press with, by mode */
+    /** @var array<int, array{float, float, float, float, float, float, float, float, float, float, float}> by mode */
     private array $terms = [];
+    /** Of the spring by itself, radians a cell. */
+    private float $swing;
     private float $coupling;
     private float $springMass;
     private float $springStiffness;
@@ -50,6 +46,9 @@ final class SurgingSpring extends ValveMotion
         $this->springDamping = $this->cell * 2 * $train->surgeDamping * sqrt($stiffness * $this->springMass);
         $this->valveDamping = $this->cell * 2 * $train->springDamping * sqrt($rate * $train->mass);
         $this->both = $train->mass * $this->springMass - $this->coupling ** 2;
+        $this->swing = sqrt($this->springStiffness / $this->springMass);
+        $this->quietSwing = self::SHUT * $train->spring->seatLoad() / ($this->coupling * ($this->swing / $this->cell) ** 2) / M_SQRT2;
+        $this->quietSwingSlope = $this->quietSwing * $this->swing;
     }
 
     protected function mostTurns(): int
@@ -57,48 +56,9 @@ final class SurgingSpring extends ValveMotion
         return self::MOST_TURNS;
     }
 
-    protected function leap(int $node, int $mode): void
-    {
-        [$a, $b, $c, $d] = $this->modes[$mode] ??= $this->mode($mode);
-        $y = $this->y;
-        $w = $this->w;
-        $q = $this->q;
-        $r = $this->r;
-        $this->nextY = $a[0] * $y + $a[1] * $w + $a[2] * $q + $a[3] * $r + $a[4];
-        $this->nextW = $b[0] * $y + $b[1] * $w + $b[2] * $q + $b[3] * $r + $b[4];
-        $this->nextQ = $c[0] * $y + $c[1] * $w + $c[2] * $q + $c[3] * $r + $c[4];
-        $this->nextR = $d[0] * $y + $d[1] * $w + $d[2] * $q + $d[3] * $r + $d[4];
-        if (($mode & self::AT_LOBE) !== 0) {
-            $s0 = $this->asked[$node] ?? -$this->lash;
-            $p0 = $this->slope[$node] ?? 0.0;
-            $a0 = $this->bend[$node] ?? 0.0;
-            $s1 = $this->asked[$node + 1] ?? -$this->lash;
-            $p1 = $this->slope[$node + 1] ?? 0.0;
-            $a1 = $this->bend[$node + 1] ?? 0.0;
-            $this->nextY += $a[5] * $s0 + $a[6] * $p0 + $a[7] * $a0 + $a[8] * $s1 + $a[9] * $p1 + $a[10] * $a1;
-            $this->nextW += $b[5] * $s0 + $b[6] * $p0 + $b[7] * $a0 + $b[8] * $s1 + $b[9] * $p1 + $b[10] * $a1;
-            $this->nextQ += $c[5] * $s0 + $c[6] * $p0 + $c[7] * $a0 + $c[8] * $s1 + $c[9] * $p1 + $c[10] * $a1;
-            $this->nextR += $d[5] * $s0 + $d[6] * $p0 + $d[7] * $a0 + $d[8] * $s1 + $d[9] * $p1 + $d[10] * $a1;
-        }
-    }
-
-    protected function land(): void
-    {
-        parent::land();
-        $this->q = $this->nextQ;
-        $this->r = $this->nextR;
-    }
-
     protected function series(float $y, float $w, int $mode, array $powers): array
     {
-        [, , $constant, $alpha, $beta] = $this->termsOf($mode);
-        $forcing = [$constant, 0.0, 0.0, 0.0, 0.0, 0.0];
-        if ($alpha !== 0.0) {
-            foreach ($powers as $j => $power) {
-                $forcing[$j] += $alpha * $power + ($j < 5 ? $beta * ($j + 1) * $powers[$j + 1] : 0.0);
-            }
-        }
-        [$series, $this->springSeries] = $this->expand([$y, $w, $this->q, $this->r], $mode, $forcing);
+        [$series, $this->springSeries] = $this->expand($y, $w, $this->q, $this->r, $mode, $this->pressing($mode, $powers));
         foreach ($powers as $n => $power) {
             $series[$n] -= $power;
         }
@@ -113,10 +73,7 @@ final class SurgingSpring extends ValveMotion
 
     protected function staysSeated(int $cells): bool
     {
-        $swing = sqrt($this->springStiffness / $this->springMass); // radians a cell
-        $force = $this->coupling * ($swing / $this->cell) ** 2 * sqrt($this->q ** 2 + ($this->r / $swing) ** 2);
-
-        return $this->ringsOut($cells) && $force < self::SHUT * $this->train->spring->seatLoad();
+        return $this->ringsOut($cells) && sqrt($this->q ** 2 + ($this->r / $this->swing) ** 2) < $this->quietSwing * M_SQRT2;
     }
 
     /** The spring swings on between two ends that stand still. */
@@ -131,88 +88,111 @@ final class SurgingSpring extends ValveMotion
         $this->q = $q;
     }
 
-    protected function inside(): array
-    {
-        return [$this->q, $this->r];
-    }
-
     protected function bendOf(float $y, float $w, int $node, int $mode): float
     {
-        [$stiffness, $damping, $constant, $alpha, $beta] = $this->termsOf($mode);
-        $valve = $constant + $alpha * ($this->asked[$node] ?? -$this->lash) + $beta * ($this->slope[$node] ?? 0.0) - $stiffness * $y - $damping * $w;
+        [$onY, $onW, $onQ, $onR, , , , , $constant, $alpha, $beta] = $this->terms[$mode] ??= $this->termsOf($mode);
         // At the end of a leap the spring is where it came to.
         [$q, $r] = $y === $this->nextY ? [$this->nextQ, $this->nextR] : [$this->q, $this->r];
 
-        return ($this->springMass * $valve + $this->coupling * ($this->springStiffness * $q + $this->springDamping * $r)) / $this->both;
+        return $constant + $alpha * $this->asked[$node] + $beta * $this->slope[$node] + $onY * $y + $onW * $w + $onQ * $q + $onR * $r;
     }
 
-    /** @return array{float, float, float, float, float} stiffness, damping, constant, what the lobe's lift and its slope press with */
+    /**
+     * What the valve is accelerated by, over a cell: by its lift and slope, and by the spring's swing and its slope; the same of the
+     * spring; a constant, and what the lobe's lift and slope press the valve with. Either mass moves the other.
+     *
+     * @return array{float, float, float, float, float, float, float, float, float, float, float}
+     */
     private function termsOf(int $mode): array
     {
-        if (isset($this->terms[$mode])) {
-            return $this->terms[$mode];
-        }
         $train = $this->train;
         [$isHeld, $isSeated] = [($mode & self::AT_LOBE) !== 0, ($mode & self::AT_SEAT) !== 0];
         [$from, $load, $rate] = $train->spring->pieces[$mode >> self::PIECE];
         $square = $this->cell ** 2;
+        $stiffness = $square * ($rate + ($isHeld ? $train->stiffness : 0.0) + ($isSeated ? $train->seatStiffness : 0.0));
+        $damping = $this->valveDamping
+            + $square * (($isHeld ? $this->dampingOverCell : 0.0) + ($isSeated ? $this->seatDampingOverCell : 0.0));
+        [$own, $other] = [$this->springMass / $this->both, $this->coupling / $this->both];
+        $springs = $train->mass / $this->both;
 
-        return $this->terms[$mode] = [
-            $square * ($rate + ($isHeld ? $train->stiffness : 0.0) + ($isSeated ? $train->seatStiffness : 0.0)),
-            $this->valveDamping + $square * (($isHeld ? $this->dampingOverCell : 0.0) + ($isSeated ? $this->seatDampingOverCell : 0.0)),
-            -$square * ($load - $rate * $from),
-            $isHeld ? $square * $train->stiffness : 0.0, $isHeld ? $square * $this->dampingOverCell : 0.0,
+        return [
+            -$own * $stiffness, -$own * $damping, $other * $this->springStiffness, $other * $this->springDamping,
+            $other * $stiffness, $other * $damping, -$springs * $this->springStiffness, -$springs * $this->springDamping,
+            -$own * $square * ($load - $rate * $from), $isHeld ? $own * $square * $train->stiffness : 0.0,
+            $isHeld ? $own * $square * $this->dampingOverCell : 0.0,
         ];
     }
 
     /**
-     * @param array{float, float, float, float} $state y, w, q, r
-     * @param array<int, float> $forcing on the valve, by power
+     * What presses the valve, by power: a constant, and the lobe with a quintic.
+     *
+     * @param array<int, float> $powers of the lift that is asked, six of them
+     *
+     * @return non-empty-list<float>
+     */
+    private function pressing(int $mode, array $powers, float $times = 1.0): array
+    {
+        [8 => $constant, 9 => $alpha, 10 => $beta] = $this->terms[$mode] ??= $this->termsOf($mode);
+        [$s0, $s1, $s2, $s3, $s4, $s5] = $powers;
+
+        return [
+            $times * $constant + $alpha * $s0 + $beta * $s1, $alpha * $s1 + 2.0 * $beta * $s2, $alpha * $s2 + 3.0 * $beta * $s3,
+            $alpha * $s3 + 4.0 * $beta * $s4, $alpha * $s4 + 5.0 * $beta * $s5, $alpha * $s5,
+        ];
+    }
+
+    /**
+     * @param non-empty-list<float> $forcing on the valve, by power
      *
      * @return array{non-empty-list<float>, non-empty-list<float>} power series of the valve and of its spring
      */
-    private function expand(array $state, int $mode, array $forcing): array
+    private function expand(float $y, float $w, float $q, float $r, int $mode, array $forcing): array
     {
-        [$stiffness, $damping] = $this->termsOf($mode);
-        [$y, $w, $q, $r] = $state;
+        [$onY, $onW, $onQ, $onR, $toY, $toW, $toQ, $toR] = $this->terms[$mode] ??= $this->termsOf($mode);
+        $passedOn = -$this->coupling / $this->springMass;
         $valve = [$y, $w];
         $spring = [$q, $r];
-        for ($n = 0; $n < self::TERMS; ++$n) {
-            $onValve = ($forcing[$n] ?? 0.0) - $damping * ($n + 1) * $w - $stiffness * $y;
-            $onSpring = -$this->springDamping * ($n + 1) * $r - $this->springStiffness * $q;
-            $share = $this->both * ($n + 1) * ($n + 2);
-            $nextY = ($this->springMass * $onValve - $this->coupling * $onSpring) / $share;
-            $nextQ = ($this->train->mass * $onSpring - $this->coupling * $onValve) / $share;
+        $n = 1.0;
+        $nothing = self::NOTHING;
+        foreach ($forcing as $force) {
+            $share = $n * ($n + 1.0);
+            $nextY = ($force + $onY * $y + $onQ * $q + $n * ($onW * $w + $onR * $r)) / $share;
+            $nextQ = ($passedOn * $force + $toY * $y + $toQ * $q + $n * ($toW * $w + $toR * $r)) / $share;
             $valve[] = $nextY;
             $spring[] = $nextQ;
-            if ($n > 5 && abs($nextY) + abs($nextQ) + abs($w) + abs($r) < self::NOTHING) {
-                break;
-            }
-            [$y, $w, $q, $r] = [$w, $nextY, $r, $nextQ];
+            $y = $w;
+            $q = $r;
+            $w = $nextY;
+            $r = $nextQ;
+            $n += 1.0;
+        }
+        while ($n < self::TERMS && abs($y) + abs($w) + abs($q) + abs($r) > $nothing) {
+            $share = $n * ($n + 1.0);
+            $nextY = ($onY * $y + $onQ * $q + $n * ($onW * $w + $onR * $r)) / $share;
+            $nextQ = ($toY * $y + $toQ * $q + $n * ($toW * $w + $toR * $r)) / $share;
+            $valve[] = $nextY;
+            $spring[] = $nextQ;
+            $y = $w;
+            $q = $r;
+            $w = $nextY;
+            $r = $nextQ;
+            $n += 1.0;
         }
 
         return [$valve, $spring];
     }
 
-    /**
-     * For y, w, q and r at the end of a cell: by what each of them was, a constant, and the six figures of the lobe's cell.
-     *
-     * @return non-empty-list<non-empty-list<float>>
-     */
-    private function mode(int $mode): array
+    protected function leapOf(int $mode): array
     {
-        [, , $constant, $alpha, $beta] = $this->termsOf($mode);
+        $nothing = [0.0, 0.0, 0.0, 0.0, 0.0, 0.0];
         $columns = [];
         foreach ([[1.0, 0.0, 0.0, 0.0], [0.0, 1.0, 0.0, 0.0], [0.0, 0.0, 1.0, 0.0], [0.0, 0.0, 0.0, 1.0]] as $state) {
-            $columns[] = $this->endOf($state, $mode, []);
+            $columns[] = $this->endOf($state, $mode, $nothing);
         }
-        $columns[] = $this->endOf([0.0, 0.0, 0.0, 0.0], $mode, [$constant]);
-        foreach ($alpha === 0.0 ? [] : LobeCurve::POWERS as $shape) {
-            $forcing = [];
-            foreach ($shape as $j => $factor) {
-                $forcing[$j] = $alpha * $factor + ($j < 5 ? $beta * ($j + 1) * $shape[$j + 1] : 0.0);
-            }
-            $columns[] = $this->endOf([0.0, 0.0, 0.0, 0.0], $mode, $forcing);
+        $columns[] = $this->endOf([0.0, 0.0, 0.0, 0.0], $mode, $this->pressing($mode, $nothing));
+        foreach (LobeCurve::POWERS as $shape) {
+            $columns[] = ($mode & self::AT_LOBE) === 0
+                ? [0.0, 0.0, 0.0, 0.0] : $this->endOf([0.0, 0.0, 0.0, 0.0], $mode, $this->pressing($mode, $shape, 0.0));
         }
 
         return [array_column($columns, 0), array_column($columns, 1), array_column($columns, 2), array_column($columns, 3)];
@@ -220,13 +200,13 @@ final class SurgingSpring extends ValveMotion
 
     /**
      * @param array{float, float, float, float} $state
-     * @param array<int, float> $forcing
+     * @param non-empty-list<float> $forcing
      *
      * @return array{float, float, float, float}
      */
     private function endOf(array $state, int $mode, array $forcing): array
     {
-        [$valve, $spring] = $this->expand($state, $mode, $forcing);
+        [$valve, $spring] = $this->expand($state[0], $state[1], $state[2], $state[3], $mode, $forcing);
 
         return [...self::state($valve, 1.0), ...self::state($spring, 1.0)];
     }

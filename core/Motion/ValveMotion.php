@@ -32,15 +32,15 @@ abstract class ValveMotion
     /** Natural angle over a cell up to which that holds. */
     private const WIDEST = 3.0;
     /** Farther than this off the seat the valve does not graze it between two nodes: a blow takes many cells. Metres. */
-    protected const CLEAR = 2e-5;
+    private const CLEAR = 2e-5;
     /** After a change of contact the next is looked for from here on, in cells. */
     private const AFTER = 1e-3;
     /** Between points below this share of the greatest force so far, a greater one is not looked for. */
-    protected const NEAR_PEAK = 0.6;
+    private const NEAR_PEAK = 0.6;
     /** Below this share of it a force may fall to nothing and rise again within a cell. */
-    protected const LOW = 0.25;
+    private const LOW = 0.25;
     /** Above this share of it a force that is greater than its neighbours may be the greatest between the nodes. */
-    protected const TOP = 0.98;
+    private const TOP = 0.98;
     /** Cells after a change that are watched for it. */
     private const WATCHED = 4;
     private const MOST_CHANGES = 40;
@@ -54,24 +54,28 @@ abstract class ValveMotion
 
     protected float $y = 0.0;
     protected float $w = 0.0;
+    /** Where a spring swings in itself: how far, and its slope over the cell. */
+    protected float $q = 0.0;
+    protected float $r = 0.0;
     protected float $nextY = 0.0;
     protected float $nextW = 0.0;
+    protected float $nextQ = 0.0;
+    protected float $nextR = 0.0;
     /** Gap at the lobe where a stretch that was looked at last ends, and how it opens; below nothing where the train is squeezed. */
     private float $open = 0.0;
     private float $opening = 0.0;
     /** Where it ends. */
     private float $end = 0.0;
     /** Force between lobe and valve at the last node and at the one before. */
-    protected float $force = 0.0;
-    protected float $forceBefore = 0.0;
+    private float $force = 0.0;
+    private float $forceBefore = 0.0;
     /** The next leap would lead through a change of contact. */
-    protected bool $isChanging = false;
+    private bool $isChanging = false;
     /** Up to this node a greatest force is looked for between the nodes, too: something has just changed, and it rings fast. */
-    protected int $watchedUntil = 0;
+    private int $watchedUntil = 0;
     /** Greatest force of the turn so far. */
-    protected float $peak = 0.0;
+    private float $peak = 0.0;
 
-    protected readonly float $lash;
     protected readonly float $stiffness;
     protected readonly float $seatStiffness;
     /** How long a cell lasts, seconds. */
@@ -81,14 +85,18 @@ abstract class ValveMotion
     /** Where the valve rests on its seat: pressed into it by its spring, metres. */
     protected readonly float $rest;
     /** Nearer to rest than this, in lift and slope together, the valve does not leave its seat by its own ringing. */
-    protected readonly float $quiet;
+    private readonly float $quiet;
+    /** Nor by a spring that swings by less than this, or that swings as fast, in metres and metres a cell. */
+    protected float $quietSwing = INF;
+    protected float $quietSwingSlope = INF;
     /** @var non-empty-list<float> lift that the lobe asks of the valve at each node, metres; below nothing where the lash is open */
     protected readonly array $asked;
     /** @var non-empty-list<float> */
     protected readonly array $slope;
     /** @var non-empty-list<float> */
     protected readonly array $bend;
-    protected readonly int $lastNode;
+    /** Node at which the lobe ends; from there on it asks for nothing until the turn is round. */
+    private readonly int $lobeEnd;
     private readonly int $parts;
     private readonly int $nose;
     private readonly bool $hasPieces;
@@ -99,16 +107,18 @@ abstract class ValveMotion
 
     private float $highest = 0.0;
     /** Greatest gap at the lobe, and cells without contact while it asks for lift. */
-    protected float $gap = 0.0;
-    protected float $lost = 0.0;
+    private float $gap = 0.0;
+    private float $lost = 0.0;
     private float $landing = 0.0;
     private float $rise = 0.0;
     private float $bounce = 0.0;
     private int $bounces = 0;
     private bool $hasLanded = false;
-    protected bool $partsOverNose = false;
+    private bool $partsOverNose = false;
     /** @var list<array{float, float, float, bool}> */
     private array $trace = [];
+    /** @var array<int, non-empty-list<non-empty-list<float>>> what a leap is, by mode */
+    private array $leaps = [];
 
     final protected function __construct(protected readonly ValveTrain $train, private readonly float $speed)
     {
@@ -116,7 +126,6 @@ abstract class ValveMotion
         foreach ($train->spring->pieces as $piece) {
             $rate = max($rate, $piece[2]);
         }
-        $this->lash = $train->lash;
         $this->stiffness = $train->stiffness;
         $this->seatStiffness = $train->seatStiffness;
         $this->hasPieces = count($train->spring->pieces) > 1;
@@ -127,7 +136,7 @@ abstract class ValveMotion
         $this->parts = max(1, (int) ceil($widest / self::WIDEST));
         $this->cell = $whole / $this->parts;
         [$this->asked, $this->slope, $this->bend] = $train->asked->refined($this->parts);
-        $this->lastNode = count($this->asked) - 1;
+        $this->lobeEnd = ($train->lobe->last() - $train->lobe->first) * $this->parts;
         $this->nose = ($train->lobe->peakDegree() - $train->lobe->first) * $this->parts;
         $this->dampingOverCell = 2 * $train->damping * sqrt($train->stiffness * $train->mass) / $this->cell;
         $this->seatDampingOverCell = 2 * $train->seatDamping * sqrt($train->seatStiffness * $train->mass) / $this->cell;
@@ -151,53 +160,255 @@ abstract class ValveMotion
     /** Turns after which a motion that is still another one each turn is said to vary. */
     abstract protected function mostTurns(): int;
 
-    /** From one node to the next in a mode: what y and w are there. */
-    abstract protected function leap(int $node, int $mode): void;
+    /**
+     * From one node to the next in a mode: a row for y and one for w, and where the spring swings one for q and one for r; in each what y,
+     * w, q and r were, a constant, and lift, slope and bend that the lobe asks at the one node and at the other are taken times.
+     *
+     * @return non-empty-list<non-empty-list<float>>
+     */
+    abstract protected function leapOf(int $mode): array;
 
-    /** What the last leap came to is now the valve's state. */
-    protected function land(): void
+    /** One leap; where it leads is next. */
+    private function leap(int $node, int $mode): void
     {
-        $this->y = $this->nextY;
-        $this->w = $this->nextW;
+        $ends = [];
+        foreach ($this->leaps[$mode] ??= $this->leapOf($mode) as $row) {
+            $end = $row[0] * $this->y + $row[1] * $this->w + $row[2] * $this->q + $row[3] * $this->r + $row[4];
+            if (($mode & self::AT_LOBE) !== 0) {
+                $end += $row[5] * $this->asked[$node] + $row[6] * $this->slope[$node] + $row[7] * $this->bend[$node]
+                    + $row[8] * $this->asked[$node + 1] + $row[9] * $this->slope[$node + 1] + $row[10] * $this->bend[$node + 1];
+            }
+            $ends[] = $end;
+        }
+        $this->nextY = $ends[0];
+        $this->nextW = $ends[1];
+        $this->nextQ = $ends[2] ?? 0.0;
+        $this->nextR = $ends[3] ?? 0.0;
     }
 
     /**
-     * As many leaps as there are on the lobe; the node that it came to: at most that which ends the lobe. Where the next leap would lead
+     * As many leaps as there are on the lobe; the node that it came to: at most that which ends the turn. Where the next leap would lead
      * through a change of contact it stops short of it, and says so.
      */
-    protected function glide(int $node, int $mode): int
+    private function glide(int $node, int $mode, int $round): int
     {
+        $rows = $this->leaps[$mode] ??= $this->leapOf($mode);
+        [$ay, $aw, $aq, $ar, $a, $as0, $ap0, $ab0, $as1, $ap1, $ab1] = $rows[0];
+        [$by, $bw, $bq, $br, $b, $bs0, $bp0, $bb0, $bs1, $bp1, $bb1] = $rows[1];
+        $swings = isset($rows[3]);
+        if ($swings) {
+            [$cy, $cw, $cq, $cr, $c, $cs0, $cp0, $cb0, $cs1, $cp1, $cb1] = $rows[2];
+            [$dy, $dw, $dq, $dr, $d, $ds0, $dp0, $db0, $ds1, $dp1, $db1] = $rows[3];
+        }
+        $asked = $this->asked;
+        $slope = $this->slope;
+        $bend = $this->bend;
+        $stiffness = $this->stiffness;
         $over = $this->dampingOverCell;
-        for (; $node < $this->lastNode; ++$node) {
-            $this->leap($node, $mode);
-            $force = $this->stiffness * ($this->asked[$node + 1] - $this->nextY) + $over * ($this->slope[$node + 1] - $this->nextW);
-            if ($mode !== self::AT_LOBE || $node < $this->watchedUntil || $this->isNotable($force)) {
-                if (!$this->takes($node, $mode)) {
+        $seat = $this->seatStiffness;
+        $seatOver = $this->seatDampingOverCell;
+        $isSeated = ($mode & self::AT_SEAT) !== 0;
+        $from = 0.0;
+        $to = INF;
+        $low = self::CLEAR;
+        if ($this->hasPieces) {
+            [$from, $to] = $this->span($mode);
+            $low = max($from, $low);
+        }
+        $watched = $this->watchedUntil;
+        $y = $this->y;
+        $w = $this->w;
+        $q = $q0 = $this->q;
+        $r = $r0 = $this->r;
+        $f0 = $this->force;
+        $before = $this->forceBefore;
+        $peak = $this->peak;
+        $s0 = $asked[$node];
+        $p0 = $slope[$node];
+        $b0 = $bend[$node];
+        $least = self::LOW * $peak;
+        while ($node < $round) {
+            $s1 = $asked[$node + 1];
+            $p1 = $slope[$node + 1];
+            $b1 = $bend[$node + 1];
+            $y1 = $ay * $y + $aw * $w + $a + $as0 * $s0 + $ap0 * $p0 + $ab0 * $b0 + $as1 * $s1 + $ap1 * $p1 + $ab1 * $b1;
+            $w1 = $by * $y + $bw * $w + $b + $bs0 * $s0 + $bp0 * $p0 + $bb0 * $b0 + $bs1 * $s1 + $bp1 * $p1 + $bb1 * $b1;
+            if ($swings) {
+                $y1 += $aq * $q + $ar * $r;
+                $w1 += $bq * $q + $br * $r;
+                $q0 = $q;
+                $r0 = $r;
+                $q = $cy * $y + $cw * $w + $cq * $q0 + $cr * $r0 + $c
+                    + $cs0 * $s0 + $cp0 * $p0 + $cb0 * $b0 + $cs1 * $s1 + $cp1 * $p1 + $cb1 * $b1;
+                $r = $dy * $y + $dw * $w + $dq * $q0 + $dr * $r0 + $d
+                    + $ds0 * $s0 + $dp0 * $p0 + $db0 * $b0 + $ds1 * $s1 + $dp1 * $p1 + $db1 * $b1;
+            }
+            $f1 = $stiffness * ($s1 - $y1) + $over * ($p1 - $w1);
+            $isNear = $f1 <= 0.0 || $f0 + $f1 < $least || $y1 > $to
+                || ($isSeated ? $seat * $y1 + $seatOver * $w1 >= 0.0 : $y1 < $low);
+            if ($isNear || $node < $watched) {
+                $this->peak = $peak;
+                if ($swings) {
+                    $this->nextY = $y1;
+                    $this->q = $q0;
+                    $this->r = $r0;
+                    $this->nextQ = $q;
+                    $this->nextR = $r;
+                }
+                if ($isNear && !$this->holds($mode, $node, $y, $w, $y1, $w1, 0.0, $f0, $f1)) {
                     $this->isChanging = true;
+                    $this->nextY = $y1;
+                    $this->nextW = $w1;
+                    $q = $q0;
+                    $r = $r0;
                     break;
                 }
-            } else {
-                $this->peak = max($this->peak, $force);
-                $this->forceBefore = $this->force;
-                $this->force = $force;
-                $this->land();
             }
+            if ($node < $watched) {
+                if ($f0 > self::NEAR_PEAK * $peak || $f1 > self::NEAR_PEAK * $peak) {
+                    $this->watch($y, $w, $node, $mode, $y1, $w1, $f0, $f1);
+                    $peak = $this->peak;
+                    $least = self::LOW * $peak;
+                }
+            } elseif ($f1 > $peak) {
+                $peak = $f1;
+                $least = self::LOW * $peak;
+            } elseif ($f1 < $f0 && $f0 >= $before && $f0 > self::TOP * $peak) {
+                $this->peak = $peak;
+                $this->forceBefore = $before;
+                $this->notePeak($f0, $f1);
+                $peak = $this->peak;
+                $least = self::LOW * $peak;
+            }
+            if ($w > 0.0 && $w1 <= 0.0) {
+                $this->noteTop(self::turningPoint($y, $w, $y1, $w1));
+            }
+            $before = $f0;
+            $f0 = $f1;
+            $y = $y1;
+            $w = $w1;
+            $s0 = $s1;
+            $p0 = $p1;
+            $b0 = $b1;
+            ++$node;
         }
+        $this->y = $y;
+        $this->w = $w;
+        $this->q = $q;
+        $this->r = $r;
+        $this->force = $f0;
+        $this->forceBefore = $before;
+        $this->peak = $peak;
 
         return $node;
     }
 
-    /** The same off the lobe; at most the node that ends the turn. */
-    protected function drift(int $node, int $mode, int $round): int
+    /** The same off the lobe; at most the node that ends the turn, or from which the valve rests on its seat. */
+    private function drift(int $node, int $mode, int $round): int
     {
+        $rows = $this->leaps[$mode] ??= $this->leapOf($mode);
+        [$ay, $aw, $aq, $ar, $a] = $rows[0];
+        [$by, $bw, $bq, $br, $b] = $rows[1];
+        $swings = isset($rows[3]);
+        if ($swings) {
+            [$cy, $cw, $cq, $cr, $c] = $rows[2];
+            [$dy, $dw, $dq, $dr, $d] = $rows[3];
+        }
+        $asked = $this->asked;
+        $slope = $this->slope;
+        $bend = $this->bend;
+        $end = $this->lobeEnd;
+        $stiffness = $this->stiffness;
+        $over = $this->dampingOverCell;
+        $seat = $this->seatStiffness;
+        $seatOver = $this->seatDampingOverCell;
+        $isFlying = ($mode & self::AT_SEAT) === 0;
+        $from = 0.0;
+        $to = INF;
+        $low = self::CLEAR;
+        if ($this->hasPieces) {
+            [$from, $to] = $this->span($mode);
+            $low = max($from, $low);
+        }
+        $y = $this->y;
+        $w = $this->w;
+        $q = $q0 = $this->q;
+        $r = $r0 = $this->r;
+        $asking = 0;
+        $parts = false;
+        $d0 = $asked[$node] - $y;
+        $e0 = $slope[$node] - $w;
+        while ($node < $round) {
+            if (
+                $node >= $end && !$isFlying && abs($y - $this->rest) + abs($w) < $this->quiet
+                && abs($q) < $this->quietSwing && abs($r) < $this->quietSwingSlope
+            ) {
+                break;
+            }
+            $y1 = $ay * $y + $aw * $w + $a;
+            $w1 = $by * $y + $bw * $w + $b;
+            if ($swings) {
+                $y1 += $aq * $q + $ar * $r;
+                $w1 += $bq * $q + $br * $r;
+                $q0 = $q;
+                $r0 = $r;
+                $q = $cy * $y + $cw * $w + $cq * $q0 + $cr * $r0 + $c;
+                $r = $dy * $y + $dw * $w + $dq * $q0 + $dr * $r0 + $d;
+            }
+            $s1 = $asked[$node + 1];
+            $d1 = $s1 - $y1;
+            $e1 = $slope[$node + 1] - $w1;
+            // It meets the lobe, or the seat, or leaves it: that is looked at more closely.
+            if (
+                ($d1 > 0.0 && $stiffness * $d1 + $over * $e1 > 0.0)
+                || ($isFlying
+                    ? ($y1 < $low && ($y1 < $from || ($y1 + $y < self::CLEAR && $w < 0.0))) || $y1 > $to
+                    : $seat * $y1 + $seatOver * $w1 >= 0.0)
+            ) {
+                $this->isChanging = true;
+                $this->nextY = $y1;
+                $this->nextW = $w1;
+                $this->nextQ = $q;
+                $this->nextR = $r;
+                $q = $q0;
+                $r = $r0;
+                break;
+            }
+            if ($s1 > 0.0) {
+                ++$asking;
+                $parts = $parts || ($d1 < 0.0 && $bend[$node + 1] < 0.0);
+                if ($e0 < 0.0 && $e1 >= 0.0) {
+                    $this->gap = max($this->gap, -self::turningPoint($d0, $e0, $d1, $e1));
+                }
+            }
+            if ($w > 0.0 && $w1 <= 0.0) {
+                $this->noteTop(self::turningPoint($y, $w, $y1, $w1));
+            }
+            $y = $y1;
+            $w = $w1;
+            $d0 = $d1;
+            $e0 = $e1;
+            ++$node;
+        }
+        $this->y = $y;
+        $this->w = $w;
+        $this->q = $q;
+        $this->r = $r;
+        $this->lost += $isFlying ? $asking : 0;
+        $this->partsOverNose = $this->partsOverNose || $parts;
+        $this->force = $stiffness * $d0 + $over * $e0;
+        $this->forceBefore = 0.0;
+
         return $node;
     }
 
-    /** Whether the next node is near to losing the lobe or the seat, or to a top of the lift or of the force. */
-    private function isNotable(float $force): bool
+    /** @return array{float, float} between which lifts the piece of the spring is that a mode has */
+    private function span(int $mode): array
     {
-        return $force < self::LOW * $this->peak || $this->nextY < self::CLEAR || ($this->w > 0.0 && $this->nextW <= 0.0)
-            || ($force < $this->force && $this->force >= $this->forceBefore && $this->force > self::TOP * $this->peak);
+        $pieces = $this->train->spring->pieces;
+        $piece = $mode >> self::PIECE;
+
+        return [$pieces[$piece][0], $pieces[$piece + 1][0] ?? INF];
     }
 
     /**
@@ -217,9 +428,6 @@ abstract class ValveMotion
 
     /** At rest on the seat for so many cells. */
     abstract protected function wait(int $cells): void;
-
-    /** @return list<float> what else than the valve itself moves, and how */
-    abstract protected function inside(): array;
 
     /** Acceleration of the valve over a cell, in its last and in its next state. */
     abstract protected function bendOf(float $y, float $w, int $node, int $mode): float;
@@ -244,11 +452,11 @@ abstract class ValveMotion
             $this->bounces = 0;
             $this->hasLanded = $this->partsOverNose = false;
             $this->trace = [];
-            $before = [$this->y, $this->w, ...$this->inside()];
+            $before = [$this->y, $this->w, $this->q, $this->r];
             $began = $mode;
             $mode = $this->goRound($mode, $isTraced);
             $isSame = $mode === $began;
-            foreach ([$this->y, $this->w, ...$this->inside()] as $i => $now) {
+            foreach ([$this->y, $this->w, $this->q, $this->r] as $i => $now) {
                 $isSame = $isSame && abs($now - $before[$i]) < self::SAME;
             }
         }
@@ -264,7 +472,6 @@ abstract class ValveMotion
     {
         $round = 360 * $this->parts;
         $this->watchedUntil = $i = 0;
-        $isFast = !$isTraced && !$this->hasPieces;
         if ($mode === self::AT_SEAT && $this->w === 0.0 && $this->y === $this->rest && !$isTraced) {
             // At rest until the lash is taken up.
             while ($i < $this->nose && $this->asked[$i + 1] < $this->y) {
@@ -276,10 +483,8 @@ abstract class ValveMotion
         $this->forceBefore = 0.0;
         while ($i < $round) {
             $this->isChanging = false;
-            if ($isFast && ($mode & self::AT_LOBE) === 0) {
-                $i = $this->drift($i, $mode, $round);
-            } elseif ($isFast && $i < $this->lastNode) {
-                $i = $this->glide($i, $mode);
+            if (!$isTraced) {
+                $i = ($mode & self::AT_LOBE) === 0 ? $this->drift($i, $mode, $round) : $this->glide($i, $mode, $round);
             }
             if (!$this->isChanging && $i < $round) {
                 if ($isTraced) {
@@ -288,7 +493,7 @@ abstract class ValveMotion
                         $this->train->lobe->first + $i / $this->parts, $this->y, $isHeld ? max(0.0, $this->force) : 0.0, $isHeld,
                     ];
                 }
-                if ($i >= $this->lastNode && $mode === self::AT_SEAT && $this->staysSeated($round - $i)) {
+                if ($i >= $this->lobeEnd && $mode === self::AT_SEAT && $this->staysSeated($round - $i)) {
                     $this->y = $this->rest;
                     $this->w = 0.0;
                     $this->wait($round - $i);
@@ -311,8 +516,8 @@ abstract class ValveMotion
 
     private function forceAtNode(int $node): float
     {
-        return $this->stiffness * (($this->asked[$node] ?? -$this->lash) - $this->y)
-            + $this->dampingOverCell * (($this->slope[$node] ?? 0.0) - $this->w);
+        return $this->stiffness * ($this->asked[$node] - $this->y)
+            + $this->dampingOverCell * ($this->slope[$node] - $this->w);
     }
 
     /** Whether the leap that was made is true, because no contact changes in it: then it is noted what it shows, and it is taken. */
@@ -322,9 +527,9 @@ abstract class ValveMotion
         $w = $this->w;
         $y1 = $this->nextY;
         $w1 = $this->nextW;
-        $asked = $this->asked[$node + 1] ?? -$this->lash;
+        $asked = $this->asked[$node + 1];
         $d1 = $asked - $y1;
-        $e1 = ($this->slope[$node + 1] ?? 0.0) - $w1;
+        $e1 = $this->slope[$node + 1] - $w1;
         $f0 = $this->force;
         $f1 = $this->stiffness * $d1 + $this->dampingOverCell * $e1;
         if (!$this->holds($mode, $node, $y, $w, $y1, $w1, $d1, $f0, $f1)) {
@@ -341,9 +546,9 @@ abstract class ValveMotion
             $this->forceBefore = 0.0;
             if ($asked > 0.0) {
                 $this->lost += ($mode & self::AT_SEAT) === 0 ? 1.0 : 0.0;
-                $this->partsOverNose = $this->partsOverNose || ($d1 < 0.0 && ($this->bend[$node + 1] ?? 0.0) < 0.0);
-                $d0 = ($this->asked[$node] ?? -$this->lash) - $y;
-                $e0 = ($this->slope[$node] ?? 0.0) - $w;
+                $this->partsOverNose = $this->partsOverNose || ($d1 < 0.0 && $this->bend[$node + 1] < 0.0);
+                $d0 = $this->asked[$node] - $y;
+                $e0 = $this->slope[$node] - $w;
                 if ($e0 < 0.0 && $e1 >= 0.0) {
                     $this->gap = max($this->gap, -self::turningPoint($d0, $e0, $d1, $e1));
                 }
@@ -352,14 +557,17 @@ abstract class ValveMotion
         if ($w > 0.0 && $w1 <= 0.0) {
             $this->noteTop(self::turningPoint($y, $w, $y1, $w1));
         }
-        $this->land();
+        $this->y = $y1;
+        $this->w = $w1;
+        $this->q = $this->nextQ;
+        $this->r = $this->nextR;
         $this->force = $f1;
 
         return true;
     }
 
     /** Whether a mode holds all through a cell. */
-    final protected function holds(int $mode, int $node, float $y, float $w, float $y1, float $w1, float $d1, float $f0, float $f1): bool
+    private function holds(int $mode, int $node, float $y, float $w, float $y1, float $w1, float $d1, float $f0, float $f1): bool
     {
         if (($mode & self::AT_LOBE) !== 0) {
             // A force that falls and rises again within the cell may have left the cam in between.
@@ -395,12 +603,12 @@ abstract class ValveMotion
     /** How the force between lobe and valve grows at a node, newtons a cell. */
     private function riseOf(float $y, float $w, int $node, int $mode): float
     {
-        return $this->stiffness * (($this->slope[$node] ?? 0.0) - $w)
-            + $this->dampingOverCell * (($this->bend[$node] ?? 0.0) - $this->bendOf($y, $w, $node, $mode));
+        return $this->stiffness * ($this->slope[$node] - $w)
+            + $this->dampingOverCell * ($this->bend[$node] - $this->bendOf($y, $w, $node, $mode));
     }
 
     /** The force at a new node: the middle of three may be the greatest, on a parabola through them. */
-    final protected function notePeak(float $f0, float $f1): void
+    private function notePeak(float $f0, float $f1): void
     {
         $before = $this->forceBefore;
         if ($before > 0.0 && $f0 >= $f1 && $f0 >= $before) {
@@ -410,14 +618,14 @@ abstract class ValveMotion
         $this->peak = max($this->peak, $f1);
     }
 
-    final protected function noteTop(float $top): void
+    private function noteTop(float $top): void
     {
         $this->highest = max($this->highest, $top);
         $this->rise = max($this->rise, $top);
     }
 
     /** The extreme of a cubic between two nodes with slopes of opposite sign. */
-    final protected static function turningPoint(float $y0, float $w0, float $y1, float $w1): float
+    private static function turningPoint(float $y0, float $w0, float $y1, float $w1): float
     {
         $c2 = 3 * ($y1 - $y0) - 2 * $w0 - $w1;
         $c3 = 2 * ($y0 - $y1) + $w0 + $w1;
@@ -441,10 +649,10 @@ abstract class ValveMotion
     /** @return array{float, float, float, float, float, float} powers of the lift that is asked over a cell */
     private function powers(int $cell): array
     {
-        return isset($this->asked[$cell + 1]) ? LobeCurve::powers(
+        return LobeCurve::powers(
             $this->asked[$cell], $this->slope[$cell], $this->bend[$cell],
             $this->asked[$cell + 1], $this->slope[$cell + 1], $this->bend[$cell + 1],
-        ) : [-$this->lash, 0.0, 0.0, 0.0, 0.0, 0.0];
+        );
     }
 
     /**
@@ -484,7 +692,7 @@ abstract class ValveMotion
     }
 
     /** Greatest force between two nodes, while it rings. */
-    final protected function watch(float $y, float $w, int $cell, int $mode, float $y1, float $w1, float $f0, float $f1): void
+    private function watch(float $y, float $w, int $cell, int $mode, float $y1, float $w1, float $f0, float $f1): void
     {
         $this->peak = max($this->peak, $f1);
         if ($this->riseOf($y, $w, $cell, $mode) > 0.0 && $this->riseOf($y1, $w1, $cell + 1, $mode) < 0.0) {
@@ -530,7 +738,7 @@ abstract class ValveMotion
     {
         $stiffness = $this->stiffness;
         $over = $this->dampingOverCell;
-        $isAsked = ($this->asked[$cell + 1] ?? 0.0) > 0.0;
+        $isAsked = $this->asked[$cell + 1] > 0.0;
         $powers = $this->powers($cell);
         $width = 1.0;
         for ($change = 0; $change < self::MOST_CHANGES; ++$change) {
@@ -628,8 +836,8 @@ abstract class ValveMotion
                 // What the whole cell leads to is known from the leap that it could not take.
                 $y = $this->nextY;
                 $w = $this->nextW;
-                $open = $y - ($this->asked[$cell + 1] ?? -$this->lash);
-                $opening = $w - ($this->slope[$cell + 1] ?? 0.0);
+                $open = $y - $this->asked[$cell + 1];
+                $opening = $w - $this->slope[$cell + 1];
             }
             if ($which !== 0 || $at <= $earlier) {
                 break;
