@@ -7,7 +7,6 @@ namespace MuteTapper\Core\Motion;
 use function abs;
 use function count;
 use function max;
-use function min;
 use function sqrt;
 
 /**
@@ -189,6 +188,8 @@ abstract class ValveMotion
     /**
      * As many leaps as there are on the lobe; the node that it came to: at most that which ends the turn. Where the next leap would lead
      * through a change of contact it stops short of it, and says so.
+     *
+     * @phpstan-impure
      */
     private function glide(int $node, int $mode, int $round): int
     {
@@ -303,7 +304,11 @@ abstract class ValveMotion
         return $node;
     }
 
-    /** The same off the lobe; at most the node that ends the turn, or from which the valve rests on its seat. */
+    /**
+     * The same off the lobe; at most the node that ends the turn, or from which the valve rests on its seat.
+     *
+     * @phpstan-impure
+     */
     private function drift(int $node, int $mode, int $round): int
     {
         $rows = $this->leaps[$mode] ??= $this->leapOf($mode);
@@ -851,8 +856,9 @@ abstract class ValveMotion
             if ($y <= self::CLEAR) {
                 $force = $this->seatStiffness * $y + $this->seatDampingOverCell * $w;
                 if ($isSeated ? $force > 0.0 : $y < 0.0 && $force < 0.0) {
-                    $lift = self::liftOf($gap, $powers);
-                    $change = $this->changeOf($lift, $this->seatStiffness, $this->seatDampingOverCell, $isSeated, $earlier, $at, $y, $force);
+                    $change = $this->changeOf(
+                        self::liftOf($gap, $powers), $this->seatStiffness, $this->seatDampingOverCell, $isSeated, $earlier, $at, $y, $force,
+                    );
                     if ($which === 0 || $change < $end) {
                         $end = $change;
                         $which = self::AT_SEAT;
