@@ -11,11 +11,19 @@ namespace MuteTapper\Core\Cause;
  */
 final class Elimination
 {
-    /** More than there are factors and steps: what reaches a step and where from make one number. */
-    private const SOURCES = 8192;
-    private const FROM_STEP = 4096;
+    /** Bits that hold the number of a factor or of a step, and with it that of what comes from there. */
+    private const SOURCE_BITS = 13;
+    private const REACHING_BITS = 38;
+    private const FROM_STEP = 1 << self::SOURCE_BITS - 1;
+    /** From this number on an effect stands for a transformed table. */
+    private const TRANSFORMED = 1 << 20;
 
-    /** @var list<array{factors: list<int>, steps: list<int>, maps: list<list<int>>, size: int, off: list<int>, bit: int}> */
+    /**
+     * What is multiplied in each step, and how the places of its tables follow those of what is left: where its event did not happen, and
+     * where it did.
+     *
+     * @var list<array{factors: list<int>, steps: array<int, int>, maps: list<array{list<int>, list<int>}>, size: int}>
+     */
     private array $steps = [];
     /** @var array<int, int|null> the step into which each step's message goes */
     private array $next = [];
@@ -25,18 +33,23 @@ final class Elimination
     private array $last = [];
     /** @var list<int> factors without events */
     private array $constants = [];
-    /** @var array<int, array<int, array<int, int>>> number of what reaches a step, by what reached it before and what does now */
+    /** @var array<int, array<int, int>> number of what reaches a step, by what reached it before, what does now and from where: one number */
     private array $reaching = [];
     /** @var array<int, int> how many different things reached each step */
     private array $counts = [];
     /** @var array<int, array<int, list<float>>> what each step yields, by the number of what reaches it */
     private array $messages = [];
+    /** @var array<int, int> the step from which nothing goes on, by those that lead to it */
+    private array $roots = [];
+    /** @var array<int, list<float>> what each step's message meets beyond it with nothing touched there */
+    private array $beyond = [];
     /** @var array<int, array<int, list<float>>> tables of the factors, by effect */
     private array $tables = [];
-    /** @var array<int, array<int, list<float>>> product of what is not touched in a step, by what is: a bit each */
+    /** @var array<int, array<int, array{list<float>, list<float>}>> product of what is not touched in a step, by what is: a bit each */
     private array $resting = [];
-    /** @var array<string, array<int, array<int, list<float>>>> messages with one factor transformed */
+    /** @var array<int, array<string, array<int, int>>> effects that stand for a transformed table, by factor, name and effect */
     private array $transformed = [];
+    private int $transformedCount = 0;
     private int $width = 0;
     private float $power = 1.0;
     /** How many messages were worked out, and how many likelihoods were asked for: what a ranking costs, whatever the machine. */
@@ -63,28 +76,35 @@ final class Elimination
     {
         ++$this->asked;
 
-        return $this->sum($effects, $this->messages, null, null);
+        return $this->sum($effects);
     }
 
     /**
-     * The sum with one factor's table transformed. What a step yields is kept under the name of the transformation, which
-     * must therefore always mean the same.
+     * The sum with one factor's table transformed. What that comes to is kept under the name of the transformation, which must
+     * therefore always mean the same.
      *
      * @param array<int, int> $effects
      * @param \Closure(list<float>): list<float> $transform
      */
     public function likelihoodWith(array $effects, int $factor, string $name, \Closure $transform): float
     {
-        $this->transformed[$factor.' '.$name] ??= [];
+        $effect = $effects[$factor] ?? 0;
+        if (!isset($this->transformed[$factor][$name][$effect])) {
+            $number = self::TRANSFORMED + $this->transformedCount++;
+            $this->transformed[$factor][$name][$effect] = $number;
+            $this->tables[$factor][$number] = $transform($this->table($factor, $effect));
+        }
+        $effects[$factor] = $this->transformed[$factor][$name][$effect];
 
-        return $this->sum($effects, $this->transformed[$factor.' '.$name], $factor, $transform);
+        return $this->sum($effects);
     }
 
     /** The same plan with the evidence raised to a power: the path along which the ledger integrates. */
     public function powered(float $power): self
     {
         $powered = clone $this;
-        $powered->messages = $powered->tables = $powered->transformed = $powered->reaching = $powered->counts = $powered->resting = [];
+        $powered->messages = $powered->beyond = $powered->tables = $powered->transformed = $powered->resting = [];
+        $powered->reaching = $powered->counts = [];
         $powered->power = $power;
 
         return $powered;
@@ -96,61 +116,82 @@ final class Elimination
         return $this->tables[$factor][$effect] ??= ($this->table)($factor, $effect, $this->power);
     }
 
-    /**
-     * @param array<int, int> $effects
-     * @param array<int, array<int, list<float>>> $kept messages of steps that the transformation reaches
-     * @param (\Closure(list<float>): list<float>)|null $transform
-     */
-    private function sum(array $effects, array &$kept, ?int $changed, ?\Closure $transform): float
+    /** @param array<int, int> $effects */
+    private function sum(array $effects): float
     {
-        $total = 1.0;
-        foreach ($this->constants as $factor) {
-            $table = $this->table($factor, $effects[$factor] ?? 0);
-            $total *= ($factor === $changed && $transform !== null ? $transform($table) : $table)[0];
-        }
         if ($this->messages === []) {
             foreach ($this->next as $s => $_) {
-                $this->messages[$s][0] = $this->message($s, [], [], null, null, []);
+                $this->messages[$s][0] = $this->message($s, [], []);
             }
+        }
+        $total = 1.0;
+        foreach ($this->constants as $factor) {
+            $total *= $this->table($factor, $effects[$factor] ?? 0)[0];
         }
         $numbers = [];
+        $waiting = 0;
         foreach ($effects as $factor => $effect) {
-            $step = $this->stepOf[$factor];
-            if ($effect !== 0 && $step !== null) {
-                $numbers[$step] = $this->reached($step, $numbers[$step] ?? 0, $effect, $factor);
+            $s = $this->stepOf[$factor];
+            if ($effect !== 0 && $s !== null) {
+                $waiting += isset($numbers[$s]) ? 0 : 1;
+                $reaching = ($numbers[$s] ?? 0) << self::REACHING_BITS | $effect << self::SOURCE_BITS | $factor;
+                $numbers[$s] = $this->reaching[$s][$reaching] ??= $this->counts[$s] = ($this->counts[$s] ?? 0) + 1;
             }
         }
-        $own = [];
-        for ($step = $changed === null ? null : $this->stepOf[$changed]; $step !== null; $step = $this->next[$step]) {
-            $own[$step] = true;
-        }
-        foreach ($this->next as $s => $next) {
-            if (isset($numbers[$s])) {
-                $number = $numbers[$s];
-                if ($next !== null) {
-                    $numbers[$next] = $this->reached($next, $numbers[$next] ?? 0, $number, self::FROM_STEP + $s);
-                }
-                if (!isset($own[$s]) && !isset($this->messages[$s][$number])) {
-                    $this->messages[$s][$number] = $this->message($s, $effects, $numbers, null, null, []);
-                }
+        $root = null;
+        foreach ($waiting > 0 ? $this->next : [] as $s => $next) {
+            if (!isset($numbers[$s])) {
+                continue;
             }
-            if (isset($own[$s])) {
-                $number = $numbers[$s] ?? 0;
-                $kept[$s][$number] ??= $this->message($s, $effects, $numbers, $changed, $transform, $kept);
+            $number = $numbers[$s];
+            $message = $this->messages[$s][$number] ??= $this->message($s, $effects, $numbers);
+            if ($waiting === 1) {
+                // All that these effects touch has come together here: what is beyond is as with none of them.
+                $sum = 0.0;
+                $beyond = $this->beyond[$s] ??= $this->beyond($s);
+                foreach ($message as $i => $p) {
+                    $sum += $p * $beyond[$i];
+                }
+                $total *= $sum;
+                $root = $this->roots[$s];
+                break;
             }
+            if ($next === null) {
+                --$waiting;
+                continue;
+            }
+            $waiting -= isset($numbers[$next]) ? 1 : 0;
+            $reaching = ($numbers[$next] ?? 0) << self::REACHING_BITS | $number << self::SOURCE_BITS | self::FROM_STEP | $s;
+            $numbers[$next] = $this->reaching[$next][$reaching] ??= $this->counts[$next] = ($this->counts[$next] ?? 0) + 1;
         }
         foreach ($this->last as $s) {
-            $number = $numbers[$s] ?? 0;
-            $total *= (isset($own[$s]) ? $kept[$s][$number] : $this->messages[$s][$number])[0];
+            $total *= $s === $root ? 1.0 : $this->messages[$s][$numbers[$s] ?? 0][0];
         }
 
         return $total;
     }
 
-    /** Number of what reaches a step once more: of what reached it before, and of what does now from where. */
-    private function reached(int $step, int $before, int $what, int $from): int
+    /**
+     * What a step's message is multiplied with, and summed, beyond it, where nothing is touched there.
+     *
+     * @return list<float>
+     */
+    private function beyond(int $s): array
     {
-        return $this->reaching[$step][$before][$what * self::SOURCES + $from] ??= $this->counts[$step] = ($this->counts[$step] ?? 0) + 1;
+        $next = $this->next[$s];
+        if ($next === null) {
+            return [1.0];
+        }
+        $of = (int) array_search($s, $this->steps[$next]['steps'], true);
+        [$off, $on] = $this->resting[$next][1 << $of] ??= $this->resting($next, 1 << $of);
+        [$whereOff, $whereOn] = $this->steps[$next]['maps'][$of];
+        $beyond = array_fill(0, count($this->messages[$s][0]), 0.0);
+        foreach ($this->beyond[$next] ??= $this->beyond($next) as $i => $p) {
+            $beyond[$whereOff[$i]] += $off[$i] * $p;
+            $beyond[$whereOn[$i]] += $on[$i] * $p;
+        }
+
+        return array_values($beyond);
     }
 
     /**
@@ -158,45 +199,46 @@ final class Elimination
      *
      * @param array<int, int> $effects
      * @param array<int, int> $numbers of what reaches the steps before
-     * @param (\Closure(list<float>): list<float>)|null $transform
-     * @param array<int, array<int, list<float>>> $kept messages that replace the plain ones
      *
      * @return list<float>
      */
-    private function message(int $s, array $effects, array $numbers, ?int $changed, ?\Closure $transform, array $kept): array
+    private function message(int $s, array $effects, array $numbers): array
     {
         ++$this->worked;
         $plan = $this->steps[$s];
         $touched = [];
-        $mask = 0;
+        $mask = $last = 0;
         foreach ($plan['factors'] as $m => $factor) {
             $effect = $effects[$factor] ?? 0;
-            if ($factor === $changed && $transform !== null) {
-                $touched[$m] = $transform($this->table($factor, $effect));
-                $mask |= 1 << $m;
-            } elseif ($effect !== 0) {
+            if ($effect !== 0) {
                 $touched[$m] = $this->tables[$factor][$effect] ?? $this->table($factor, $effect);
                 $mask |= 1 << $m;
+                $last = $m;
             }
         }
-        foreach ($plan['steps'] as $i => $step) {
-            $number = $numbers[$step] ?? 0;
-            if ($number !== 0 || isset($kept[$step][$number])) {
-                $m = count($plan['factors']) + $i;
-                $touched[$m] = $kept[$step][$number] ?? $this->messages[$step][$number];
+        foreach ($plan['steps'] as $m => $step) {
+            if (isset($numbers[$step])) {
+                $touched[$m] = $this->messages[$step][$numbers[$step]];
                 $mask |= 1 << $m;
+                $last = $m;
             }
         }
-        $product = $this->resting[$s][$mask] ??= $this->resting($s, $touched);
-        foreach ($touched as $m => $values) {
-            foreach ($plan['maps'][$m] as $i => $j) {
-                $product[$i] *= $values[$j];
-            }
+        [$off, $on] = $this->resting[$s][$mask] ??= $this->resting($s, $mask);
+        $values = array_pop($touched);
+        foreach ($touched as $m => $others) {
+            [$off, $on] = self::times($off, $on, $others, $plan['maps'][$m]);
         }
-        $bit = $plan['bit'];
         $sum = [];
-        foreach ($plan['off'] as $off) {
-            $sum[] = $product[$off] + $product[$off | $bit];
+        if ($values === null) {
+            foreach ($off as $i => $p) {
+                $sum[] = $p + $on[$i];
+            }
+
+            return $sum;
+        }
+        [$whereOff, $whereOn] = $plan['maps'][$last];
+        foreach ($off as $i => $p) {
+            $sum[] = $p * $values[$whereOff[$i]] + $on[$i] * $values[$whereOn[$i]];
         }
 
         return $sum;
@@ -205,26 +247,46 @@ final class Elimination
     /**
      * Product of what an explanation does not touch in a step.
      *
-     * @param array<int, list<float>> $touched by position in the step
+     * @param int $touched a bit for each position in the step
      *
-     * @return list<float>
+     * @return array{list<float>, list<float>} where the event did not happen, and where it did
      */
-    private function resting(int $s, array $touched): array
+    private function resting(int $s, int $touched): array
     {
         $plan = $this->steps[$s];
-        $product = array_fill(0, $plan['size'], 1.0);
+        $off = $on = array_fill(0, $plan['size'], 1.0);
         foreach ($plan['maps'] as $m => $map) {
-            if (isset($touched[$m])) {
-                continue;
-            }
-            $factors = count($plan['factors']);
-            $values = $m < $factors ? $this->table($plan['factors'][$m], 0) : $this->messages[$plan['steps'][$m - $factors]][0];
-            foreach ($map as $i => $j) {
-                $product[$i] *= $values[$j];
+            if (($touched >> $m & 1) === 0) {
+                $values = isset($plan['steps'][$m]) ? $this->messages[$plan['steps'][$m]][0] : $this->table($plan['factors'][$m], 0);
+                [$off, $on] = self::times($off, $on, $values, $map);
             }
         }
 
-        return array_values($product);
+        return [$off, $on];
+    }
+
+    /**
+     * @param list<float> $off
+     * @param list<float> $on
+     * @param list<float> $values
+     * @param array{list<int>, list<int>} $map
+     *
+     * @return array{list<float>, list<float>}
+     */
+    private static function times(array $off, array $on, array $values, array $map): array
+    {
+        foreach ($map[0] as $i => $j) {
+            $off[$i] *= $values[$j];
+        }
+        foreach ($map[1] as $i => $j) {
+            $on[$i] *= $values[$j];
+        }
+
+        /**
+         * @var list<float> $off no place was added
+         * @var list<float> $on
+         */
+        return [$off, $on];
     }
 
     /**
@@ -265,12 +327,7 @@ final class Elimination
             );
             sort($union);
             $this->width = max($this->width, count($union));
-            $bit = 1 << (int) array_search($event, $union, true);
-            $size = 1 << count($union);
-            $step = [
-                'factors' => [], 'steps' => [], 'maps' => [], 'size' => $size, 'bit' => $bit,
-                'off' => array_values(array_filter(range(0, $size - 1), static fn (int $i): bool => ($i & $bit) === 0)),
-            ];
+            $step = ['factors' => [], 'steps' => [], 'maps' => [], 'size' => 1 << count($union) - 1];
             $s = count($this->steps);
             usort($used, static fn (string $a, string $b): int => [$a[0], (int) substr($a, 1)] <=> [$b[0], (int) substr($b, 1)]);
             foreach ($used as $key) {
@@ -280,10 +337,10 @@ final class Elimination
                     $step['factors'][] = $number;
                     $this->stepOf[$number] = $s;
                 } else {
-                    $step['steps'][] = $number;
+                    $step['steps'][count($step['maps'])] = $number;
                     $this->next[$number] = $s;
                 }
-                $step['maps'][] = self::map($union, $scopes[$key]);
+                $step['maps'][] = self::map($union, $event, $scopes[$key]);
             }
             $this->steps[] = $step;
             $this->next[] = null;
@@ -293,6 +350,9 @@ final class Elimination
             }
         }
         $this->last = array_keys($this->next, null, true);
+        foreach (array_reverse($this->next, true) as $s => $next) {
+            $this->roots[$s] = $next === null ? $s : $this->roots[$next];
+        }
     }
 
     /**
@@ -337,23 +397,25 @@ final class Elimination
     }
 
     /**
-     * For each index over the union of events, the index into a table over some of them.
+     * For each index over the union of events without one of them, the index into a table over some: where that one did not happen, and
+     * where it did.
      *
      * @param list<int> $union
      * @param list<int> $scope
      *
-     * @return list<int>
+     * @return array{list<int>, list<int>}
      */
-    private static function map(array $union, array $scope): array
+    private static function map(array $union, int $event, array $scope): array
     {
-        $positions = array_map(static fn (int $event): int => (int) array_search($event, $union, true), $scope);
-        $map = [];
+        $positions = array_map(static fn (int $one): int => (int) array_search($one, $union, true), $scope);
+        $of = 1 << (int) array_search($event, $union, true);
+        $map = [[], []];
         for ($i = 0, $n = 1 << count($union); $i < $n; ++$i) {
             $index = 0;
             foreach ($positions as $bit => $position) {
                 $index |= (($i >> $position) & 1) << $bit;
             }
-            $map[] = $index;
+            $map[($i & $of) === 0 ? 0 : 1][] = $index;
         }
 
         return $map;

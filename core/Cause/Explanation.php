@@ -20,6 +20,24 @@ final readonly class Explanation
 
     public function holds(string $cause): bool
     {
-        return in_array($cause, $this->causes(), true);
+        foreach ($this->members as $member) {
+            if ($member->cause === $cause) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether any cause is in both. */
+    public function sharesWith(self $other): bool
+    {
+        foreach ($this->members as $member) {
+            if ($other->holds($member->cause)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -95,17 +95,20 @@ final class Explanations
         return 10 * log10($this->model->likelihood(...$members) * self::carried($members) / $this->none);
     }
 
-    /** Weight of a cause in the explanations that hold it and nothing of another explanation. */
-    public function rivalry(string $cause, Explanation $to): float
+    /** @return array<string, float> weight of each other cause in the explanations that hold it and nothing of this one */
+    public function rivalsOf(Explanation $one): array
     {
-        $sum = 0.0;
+        $rivals = array_fill_keys(array_keys($this->best), 0.0);
+        foreach ($one->members as $member) {
+            unset($rivals[$member->cause]);
+        }
         foreach ($this->reduced as $explanation) {
-            if ($explanation->holds($cause) && array_intersect($explanation->causes(), $to->causes()) === []) {
-                $sum += $explanation->probability;
+            foreach ($explanation->sharesWith($one) ? [] : $explanation->members as $member) {
+                $rivals[$member->cause] += $explanation->probability;
             }
         }
 
-        return $sum;
+        return $rivals;
     }
 
     /**

@@ -21,6 +21,8 @@ final class Model
     /** Members whose strongest path to an event reaches as far as this outrank others there. */
     private const RANKS = [0.4, 0.1];
     private const MOST_PLACED = 1_000_000;
+    /** So finely are strengths told apart. */
+    private const EXACT = 1e9;
 
     public readonly Ground $ground;
     /** What of the knowledge this engine can have. */
@@ -84,8 +86,8 @@ final class Model
     private array $absences = [];
     /** @var array<string, array<string, Extent>> where two are at work together, by the extent of each */
     private array $together = [];
-    /** @var array<string, array<int, int>> effects of one cause on events that it leads to through others, by extent */
-    private array $indirect = [];
+    /** @var array<string, array<int, array<int, int>>> effects of one cause on events, by extent, event and what it leads there with itself */
+    private array $alone = [];
     /** @var array<int, array<string, array<int, int>>> effects on present signs, by item, extent and the events led through, a bit each */
     private array $through = [];
     /** @var array<int, array{array<int, int>, float}> what an explanation does, by the numbers of its members */
@@ -407,9 +409,11 @@ final class Model
      */
     private static function key(array $members): int
     {
-        [$least, $most] = [0, 0];
+        $least = $most = 0;
         foreach ($members as $member) {
-            [$least, $most] = $member->id + 1 < $most ? [$member->id + 1, $most] : [$most, $member->id + 1];
+            $number = $member->id + 1;
+            $least = min($number, $most);
+            $most = max($number, $most);
         }
 
         return $least * self::MOST_PLACED + $most;
@@ -605,7 +609,8 @@ final class Model
             }
             $own = $member->wiring->ranks[$event];
             if ($held === null) {
-                [$held, $rank] = [$member->extent, $own];
+                $held = $member->extent;
+                $rank = $own;
                 continue;
             }
             $held = match (true) {
@@ -641,13 +646,14 @@ final class Model
     {
         $effects = [];
         $constant = 1.0;
-        $there = $this->indirect[$member->extent->key] ?? [];
+        $there = $this->alone[$member->extent->key] ?? [];
+        $direct = $member->wiring->events;
         foreach ($member->wiring->paths as $event => $_) {
-            // What leads there through other events only does the same wherever it is at work as far.
-            $effects[$event] = isset($member->wiring->events[$event])
-                ? $this->eventEffect($event, [$member]) : $there[$event] ??= $this->eventEffect($event, [$member]);
+            // What leads there as strongly itself, or through other events only, does the same wherever it is at work as far.
+            $strength = isset($direct[$event]) ? (int) (self::EXACT * $direct[$event]) : 0;
+            $effects[$event] = $there[$event][$strength] ??= $this->eventEffect($event, [$member]);
         }
-        $this->indirect[$member->extent->key] = $there;
+        $this->alone[$member->extent->key] = $there;
         foreach ($member->wiring->signs as $number => $w) {
             $constant *= $this->items[$number]->item->isPresent ? 1.0 : $this->directly($number, $member);
         }
@@ -681,7 +687,8 @@ final class Model
      */
     private function actOfTwo(PlacedCause $first, PlacedCause $second): array
     {
-        [[$one, $constantOfOne], [$other, $constantOfOther]] = [$this->act([$first]), $this->act([$second])];
+        [$one, $constantOfOne] = $this->act([$first]);
+        [$other, $constantOfOther] = $this->act([$second]);
         $effects = $one + $other;
         foreach (array_intersect_key($one, $other) as $factor => $effect) {
             $effects[$factor] = $factor < count($this->events)
@@ -803,6 +810,9 @@ final class Model
     /** An event that is contradicted all over its region is contradicted nowhere in particular: its absent marks say so already. */
     private function deniedIn(int $event, StationSet $region): StationSet
     {
+        if ($this->denied[$event]->isEmpty()) {
+            return $this->nowhere;
+        }
         $denied = $this->denied[$event]->and($region);
 
         return $denied->equals($region) ? $this->nowhere : $denied;
@@ -920,7 +930,8 @@ final class Model
         $parents = count($this->signParents[$this->present[$factor - count($this->events)]]);
         $table = [];
         for ($i = 0, $n = 1 << $parents; $i < $n; ++$i) {
-            [$none, $sum, $weighed] = [1.0, 0.0, 0.0];
+            $none = 1.0;
+            $sum = $weighed = 0.0;
             for ($p = 0, $q = 0; isset($content[$q]); ++$p, $q += 2) {
                 if ($p >= $parents || ($i >> $p & 1) === 1) {
                     $none *= 1 - $content[$q];

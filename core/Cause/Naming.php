@@ -77,12 +77,7 @@ final class Naming
 
     private function mayBeNamed(Explanation $explanation): bool
     {
-        $rivals = [];
-        foreach (array_keys($this->explanations->best) as $cause) {
-            if (!$explanation->holds($cause)) {
-                $rivals[$cause] = $this->explanations->rivalry($cause, $explanation);
-            }
-        }
+        $rivals = $this->explanations->rivalsOf($explanation);
         $inside = min(array_map(fn (string $cause): float => $this->explanations->ofCause[$cause] ?? 0.0, $explanation->causes()));
 
         return $this->explanations->gain(...$explanation->members) >= self::LEADER_GAIN

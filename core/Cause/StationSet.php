@@ -34,17 +34,17 @@ final readonly class StationSet
 
     public function or(self $other): self
     {
-        return self::ofBits($this->bits | $other->bits, $this->size);
+        return $this->orOther($this->bits | $other->bits, $other);
     }
 
     public function and(self $other): self
     {
-        return self::ofBits($this->bits & $other->bits, $this->size);
+        return $this->orOther($this->bits & $other->bits, $other);
     }
 
     public function without(self $other): self
     {
-        return self::ofBits($this->bits & ~$other->bits, $this->size);
+        return $this->orOther($this->bits & ~$other->bits, $other);
     }
 
     /** How many are in both. */
@@ -94,6 +94,16 @@ final readonly class StationSet
         return $this->bits;
     }
 
+    /** The set of these bits: often it is one of the two that it was made of. */
+    private function orOther(string $bits, self $other): self
+    {
+        return match ($bits) {
+            $this->bits => $this,
+            $other->bits => $other,
+            default => new self($bits, self::ones($bits), $this->size),
+        };
+    }
+
     private static function ofBits(string $bits, int $size): self
     {
         return new self($bits, self::ones($bits), $size);
@@ -101,12 +111,17 @@ final readonly class StationSet
 
     private static function ones(string $bits): int
     {
+        /** @var array<string, int> $known the same few sets are met again and again */
+        static $known = [];
+        if (isset($known[$bits])) {
+            return $known[$bits];
+        }
         $count = 0;
         for ($byte = strlen($bits) - 1; $byte >= 0; --$byte) {
             $value = ord($bits[$byte]);
             $count += self::ONES[$value & 15] + self::ONES[$value >> 4];
         }
 
-        return $count;
+        return $known[$bits] = $count;
     }
 }

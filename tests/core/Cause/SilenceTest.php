@@ -170,6 +170,7 @@ final class SilenceTest extends TestCase
         ], (new \ReflectionClass(Ratios::class))->getConstants());
         self::assertSame([
             'EVENT_LEAK_SHARE' => 0.1, 'OTHER_EVENT' => 0.05, 'OTHER_SIGN' => 0.03, 'RANKS' => [0.4, 0.1], 'MOST_PLACED' => 1_000_000,
+            'EXACT' => 1e9,
         ], (new \ReflectionClass(Model::class))->getConstants());
         self::assertSame(
             ['UNANSWERED' => 0.30, 'LOOKED_ABSENT' => 0.04, 'NOTHING' => 1e-9], (new \ReflectionClass(Evidence::class))->getConstants(),

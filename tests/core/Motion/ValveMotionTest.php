@@ -150,6 +150,41 @@ final class ValveMotionTest extends TestCase
         self::assertGreaterThan(20 + (Threshold::floatSpeed($train) ?? INF), Threshold::floatSpeed($train->withSpring($stiffens)));
     }
 
+    /** A turn that is drawn goes leap by leap; one that is only asked what it comes to goes in loops. Both find the same, whatever the springs. */
+    public function testATurnFindsTheSameWhetherItIsDrawnOrNot(): void
+    {
+        foreach ([Lobes::pushrod(190, 425), Lobes::bucket(90, 265)] as $train) {
+            $lift = $train->fullLift();
+            $load = $train->spring->seatLoad();
+            $stiffens = $train->withSpring(SpringLine::through([[0.0, $load], [$lift / 3, 1.3 * $load], [$lift, 2.6 * $load]]));
+            foreach ([$train, $stiffens] as $of) {
+                foreach ([2500, 4200, 5600, 6900] as $speed) {
+                    [$asked, $drawn] = [OneMass::turn($of, $speed), OneMass::turn($of, $speed, true)];
+                    self::assertEqualsWithDelta($drawn->loft, $asked->loft, 1e-7);
+                    self::assertEqualsWithDelta($drawn->gap, $asked->gap, 1e-7);
+                    self::assertEqualsWithDelta($drawn->lost, $asked->lost, 1e-3);
+                    self::assertEqualsWithDelta($drawn->landing, $asked->landing, 1e-4);
+                    self::assertEqualsWithDelta(1.0, $drawn->peakForce / $asked->peakForce, 1e-3);
+                    self::assertSame($drawn->bounces, $asked->bounces);
+                    // A swinging spring is left to itself while the valve rests, in the one a little longer than in the other.
+                    [$asked, $drawn] = [SurgingSpring::turn($of, $speed), SurgingSpring::turn($of, $speed, true)];
+                    self::assertEqualsWithDelta($drawn->loft, $asked->loft, 3e-6);
+                    self::assertEqualsWithDelta($drawn->landing, $asked->landing, 0.02 * $drawn->landing);
+                    self::assertEqualsWithDelta(1.0, $drawn->peakForce / $asked->peakForce, 0.01);
+                }
+            }
+        }
+    }
+
+    /** On the ramp the lobe rises evenly: a gap there, after a bounce, is not one over the nose, whatever rounding makes of its bend. */
+    public function testABounceOverTheRampIsNoLossOverTheNose(): void
+    {
+        $turn = OneMass::turn(Lobes::pushrod(190, 425), 4200);
+        self::assertGreaterThan(5e-5, $turn->gap);
+        self::assertFalse($turn->partsOverNose);
+        self::assertTrue(OneMass::turn(Lobes::pushrod(190, 425), 4800)->partsOverNose);
+    }
+
     /** Turned by hand, the lobe feels at the nose what the springs press with at that lift, on whichever piece of their line. */
     public function testEachPieceOfASpringPressesWithItsOwnLoad(): void
     {
