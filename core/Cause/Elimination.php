@@ -31,8 +31,9 @@ final class Elimination
     private array $stepOf = [];
     /** @var list<int> steps whose message goes nowhere: what is left of all events */
     private array $last = [];
-    /** @var list<int> factors without events */
+    /** @var list<int> factors without events; the table of none is nought */
     private array $constants = [];
+    private ?float $still = null;
     /** @var array<int, array<int, int>> number of what reaches a step, by what reached it before, what does now and from where: one number */
     private array $reaching = [];
     /** @var array<int, int> how many different things reached each step */
@@ -105,6 +106,7 @@ final class Elimination
         $powered = clone $this;
         $powered->messages = $powered->beyond = $powered->tables = $powered->transformed = $powered->resting = [];
         $powered->reaching = $powered->counts = [];
+        $powered->still = null;
         $powered->power = $power;
 
         return $powered;
@@ -124,15 +126,17 @@ final class Elimination
                 $this->messages[$s][0] = $this->message($s, [], []);
             }
         }
-        $total = 1.0;
-        foreach ($this->constants as $factor) {
-            $total *= $this->table($factor, $effects[$factor] ?? 0)[0];
-        }
+        $total = $this->still ??= $this->still();
         $numbers = [];
         $waiting = 0;
         foreach ($effects as $factor => $effect) {
+            if ($effect === 0) {
+                continue;
+            }
             $s = $this->stepOf[$factor];
-            if ($effect !== 0 && $s !== null) {
+            if ($s === null) {
+                $total *= $this->table($factor, $effect)[0] / $this->table($factor, 0)[0];
+            } else {
                 $waiting += isset($numbers[$s]) ? 0 : 1;
                 $reaching = ($numbers[$s] ?? 0) << self::REACHING_BITS | $effect << self::SOURCE_BITS | $factor;
                 $numbers[$s] = $this->reaching[$s][$reaching] ??= $this->counts[$s] = ($this->counts[$s] ?? 0) + 1;
@@ -169,6 +173,17 @@ final class Elimination
         }
 
         return $total;
+    }
+
+    /** What the factors without events come to where none is touched. */
+    private function still(): float
+    {
+        $still = 1.0;
+        foreach ($this->constants as $factor) {
+            $still *= $this->table($factor, 0)[0];
+        }
+
+        return $still;
     }
 
     /**

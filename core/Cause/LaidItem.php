@@ -32,23 +32,27 @@ final readonly class LaidItem
 
     public static function on(Ground $ground, Item $item): self
     {
-        $none = $marked = $seen = $denied = StationSet::none(count($ground->stations));
-        $marks = $looks = [];
+        $byConfidence = $confidences = [];
         foreach ($item->sites as $site => $confidence) {
-            $covered = $ground->covered($site);
-            $seen = $seen->or($covered);
-            $level = (string) $confidence;
+            $byConfidence[(string) $confidence][] = $ground->covered($site);
+            $confidences[(string) $confidence] = $confidence;
+        }
+        $size = count($ground->stations);
+        $marks = $looks = $denied = [];
+        foreach ($confidences as $level => $confidence) {
+            $covered = StationSet::union($size, $byConfidence[$level]);
             if ($confidence > 0.5) {
-                $marks[$level] = [$confidence, ($marks[$level][1] ?? $none)->or($covered)];
-                $marked = $marked->or($covered);
+                $marks[] = [$confidence, $covered];
             } else {
-                $looks[$level] = [Item::ratioAt($confidence, $item->leak), ($looks[$level][1] ?? $none)->or($covered)];
-                $denied = $confidence < Ratios::DENIES && !$item->isRelative ? $denied->or($covered) : $denied;
+                $looks[] = [Item::ratioAt($confidence, $item->leak), $covered];
+                $denied = $confidence < Ratios::DENIES && !$item->isRelative ? [...$denied, $covered] : $denied;
             }
         }
+        $marked = StationSet::union($size, array_column($marks, 1));
 
         return new self(
-            $item, array_values($marks), array_values($looks), $marked, $seen, $denied,
+            $item, $marks, $looks, $marked, $marked->or(StationSet::union($size, array_column($looks, 1))),
+            StationSet::union($size, $denied),
             $item->site === Site::Station || $item->site === Site::Cylinder, match ($item->site) {
                 Site::Station => null,
                 Site::Cylinder => $ground->cylinders,

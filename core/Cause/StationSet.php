@@ -32,6 +32,20 @@ final readonly class StationSet
         return self::ofBits($bits, $of);
     }
 
+    /**
+     * @param int $of how many stations the engine has
+     * @param list<self> $sets
+     */
+    public static function union(int $of, array $sets): self
+    {
+        $bits = str_repeat("\0", intdiv($of + 7, 8));
+        foreach ($sets as $set) {
+            $bits |= $set->bits;
+        }
+
+        return self::ofBits($bits, $of);
+    }
+
     public function or(self $other): self
     {
         return $this->orOther($this->bits | $other->bits, $other);
