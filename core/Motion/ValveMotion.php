@@ -47,7 +47,6 @@ abstract class ValveMotion
     private const BOUNCE = 10e-6;
     /** State of a turn's end that counts as that of its beginning, metres. */
     private const SAME = 1e-9;
-
     /** A lobe that bends less than this does not bend, metres a cell squared. */
     private const STRAIGHT = 1e-12;
 
@@ -245,6 +244,7 @@ abstract class ValveMotion
                     + $ds0 * $s0 + $dp0 * $p0 + $db0 * $b0 + $ds1 * $s1 + $dp1 * $p1 + $db1 * $b1;
             }
             $f1 = $stiffness * ($s1 - $y1) + $over * ($p1 - $w1);
+            // Near to a change of contact that is looked at more closely; and so it is while it rings after one.
             $isNear = $f1 <= 0.0 || $f0 + $f1 < $least || $y1 > $to
                 || ($isSeated ? $seat * $y1 + $seatOver * $w1 >= 0.0 : $y1 < $low);
             if ($isNear || $node < $watched) {

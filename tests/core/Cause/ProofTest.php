@@ -96,7 +96,7 @@ final class ProofTest extends TestCase
         }
         sort($worked);
         sort($pairs);
-        self::assertLessThan(6000, $worked[intdiv(\count($worked), 2)], 'messages of the median case');
+        self::assertLessThan(550, $worked[intdiv(\count($worked), 2)], 'messages of the median case');
         self::assertLessThan(1600, end($pairs), 'pairs summed exactly at most');
     }
 
