@@ -135,7 +135,8 @@ static void state_at(const double *series, int terms, double at, double *value, 
 
 static double turning(double y0, double w0, double y1, double w1) {
     double c2 = 3 * (y1 - y0) - 2 * w0 - w1, c3 = 2 * (y0 - y1) + w0 + w1;
-    double root = sqrt(fmax(0, c2 * c2 - 3 * c3 * w0)), t = w0 > 0 ? -w0 / (c2 - root) : -w0 / (c2 + root);
+    double root = sqrt(fmax(0, c2 * c2 - 3 * c3 * w0)), bow = w0 > 0 ? -c2 : c2;
+    double t = bow < 0 ? (root - bow) / (3 * (w0 > 0 ? -c3 : c3)) : fabs(w0) / (bow + root);
     return y0 + t * (w0 + t * (c2 + t * c3));
 }
 

@@ -49,6 +49,9 @@ final readonly class CamCard
         if ($high >= $lift || $rampHeight >= $low) {
             throw Contradiction::because('A lift of the card is no lift of its flank: it lies above the nose, or within the ramp.');
         }
+        if ($rampRate <= 0.0) {
+            throw Contradiction::because('A ramp rises: its rate is more than nothing.');
+        }
         if ($rampRate * self::RAMP_BEGINS / 2 > $rampHeight) {
             throw Contradiction::because('The ramp is steeper than its height allows.');
         }

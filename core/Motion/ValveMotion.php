@@ -636,7 +636,8 @@ abstract class ValveMotion
         $c3 = 2 * ($y0 - $y1) + $w0 + $w1;
         $root = sqrt(max(0.0, $c2 * $c2 - 3 * $c3 * $w0));
         // The root at which the slope passes through nothing between the nodes, in the form that does not cancel.
-        $t = $w0 > 0.0 ? -$w0 / ($c2 - $root) : -$w0 / ($c2 + $root);
+        $bow = $w0 > 0.0 ? -$c2 : $c2;
+        $t = $bow < 0.0 ? ($root - $bow) / (3 * ($w0 > 0.0 ? -$c3 : $c3)) : abs($w0) / ($bow + $root);
 
         return $y0 + $t * ($w0 + $t * ($c2 + $t * $c3));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MuteTapper\Tests\Core\Motion;
 
 use MuteTapper\Core\Calculation\Contradiction;
+use MuteTapper\Core\Motion\CamCard;
 use MuteTapper\Core\Motion\OneMass;
 use MuteTapper\Core\Motion\SpringLine;
 use MuteTapper\Core\Motion\SurgingSpring;
@@ -176,6 +177,19 @@ final class ValveMotionTest extends TestCase
         }
     }
 
+    /** A force that at a node neither falls nor rises, but for rounding, has its least where it turns further on. */
+    public function testAForceThatIsLevelAtANodeIsFollowedToWhereItTurns(): void
+    {
+        $lobe = CamCard::of(
+            0.230 * Lobes::INCH, 0.050 * Lobes::INCH, 235 / 4, 0.006 * Lobes::INCH, 296 / 4, 0.004 * Lobes::INCH, 0.0003 * Lobes::INCH,
+        )->curve();
+        $spring = SpringLine::straight(60 * Lobes::POUND_FORCE, 90 * Lobes::POUND_FORCE / (0.391 * Lobes::INCH));
+        $train = ValveTrain::of($lobe, 0.08, 1.7, 0.0, 1e6, $spring);
+        [$at, $beside] = [OneMass::turn($train, 4200), OneMass::turn($train, 4201)];
+        self::assertEqualsWithDelta(1.0, $at->peakForce / $beside->peakForce, 0.002);
+        self::assertSame(0.0, $at->loft);
+    }
+
     /** On the ramp the lobe rises evenly: a gap there, after a bounce, is not one over the nose, whatever rounding makes of its bend. */
     public function testABounceOverTheRampIsNoLossOverTheNose(): void
     {
@@ -253,6 +267,7 @@ final class ValveMotionTest extends TestCase
             'more than nothing' => static fn () => $train->withMass(0.0),
             'No load is left on the seat' => static fn () => $train->withSpring($train->spring->less(500)),
             'takes up all of the lift' => static fn () => $train->withLash(0.02),
+            'A ramp rises' => static fn () => Lobes::lobe(0.400, 0.012, 0.0),
         ] as $words => $try) {
             try {
                 $try();
