@@ -152,9 +152,8 @@ final class SurgingSpring extends ValveMotion
         $passedOn = -$this->coupling / $this->springMass;
         $valve = [$y, $w];
         $spring = [$q, $r];
-        $n = 1.0;
-        $nothing = self::NOTHING;
-        foreach ($forcing as $force) {
+        for ($n = 1; $n < self::TERMS && (isset($forcing[$n - 1]) || abs($y) + abs($w) + abs($q) + abs($r) > self::NOTHING); ++$n) {
+            $force = $forcing[$n - 1] ?? 0.0;
             $share = $n * ($n + 1.0);
             $nextY = ($force + $onY * $y + $onQ * $q + $n * ($onW * $w + $onR * $r)) / $share;
             $nextQ = ($passedOn * $force + $toY * $y + $toQ * $q + $n * ($toW * $w + $toR * $r)) / $share;
@@ -164,19 +163,6 @@ final class SurgingSpring extends ValveMotion
             $q = $r;
             $w = $nextY;
             $r = $nextQ;
-            $n += 1.0;
-        }
-        while ($n < self::TERMS && abs($y) + abs($w) + abs($q) + abs($r) > $nothing) {
-            $share = $n * ($n + 1.0);
-            $nextY = ($onY * $y + $onQ * $q + $n * ($onW * $w + $onR * $r)) / $share;
-            $nextQ = ($toY * $y + $toQ * $q + $n * ($toW * $w + $toR * $r)) / $share;
-            $valve[] = $nextY;
-            $spring[] = $nextQ;
-            $y = $w;
-            $q = $r;
-            $w = $nextY;
-            $r = $nextQ;
-            $n += 1.0;
         }
 
         return [$valve, $spring];
