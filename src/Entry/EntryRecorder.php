@@ -10,8 +10,10 @@ use MuteTapper\App\Record\Cases;
 use MuteTapper\App\Record\StoredEntries;
 use MuteTapper\App\Record\Writing;
 use MuteTapper\App\Shared\Problem;
+use MuteTapper\App\Shared\RefusedMember;
 use MuteTapper\Core\Document\BadDocument;
 use MuteTapper\Core\Entry\Entry;
+use MuteTapper\Core\Quantity\NotUnderstood;
 use MuteTapper\Core\Quantity\UnitSystem;
 
 /** Records entries: each exactly once, each on top of the head it was made against. */
@@ -27,8 +29,10 @@ final readonly class EntryRecorder
     }
 
     /**
-     * @return array{EntryView, bool} the entry as it is shown, and whether it is new
+     * @return array{RecordedEntry, bool} the entry as it is shown, and whether it is new
      *
+     * @throws BadDocument
+     * @throws NotUnderstood
      * @throws Problem when the slot's head changed meanwhile
      */
     public function record(CaseRecord $case, Entry $typed): array
@@ -38,10 +42,36 @@ final readonly class EntryRecorder
             if ($known !== null && $known !== $case->id) {
                 throw Problem::conflict('An entry with this id belongs to another case.');
             }
+            $view = $known === null
+                ? $this->store($case, $typed)
+                : EntryView::of($this->entries->get($typed->id), $this->cases->settings($case)->units);
 
-            return $known === null
-                ? [$this->store($case, $typed), true]
-                : [EntryView::of($this->entries->get($typed->id), $this->cases->settings($case)->units), false];
+            return [new RecordedEntry($view, $case->revision), $known === null];
+        });
+    }
+
+    /**
+     * All of them in their order, or none.
+     *
+     * @param list<Entry> $typed
+     *
+     * @return list<RecordedEntry>
+     *
+     * @throws RefusedMember of the first that is not taken
+     */
+    public function recordTogether(CaseRecord $case, array $typed): array
+    {
+        return $this->writing->together(function () use ($case, $typed): array {
+            $recorded = [];
+            foreach ($typed as $index => $entry) {
+                try {
+                    [$recorded[]] = $this->record($case, $entry);
+                } catch (BadDocument|NotUnderstood|Problem $refusal) {
+                    throw new RefusedMember('/entries/'.$index, $refusal);
+                }
+            }
+
+            return $recorded;
         });
     }
 

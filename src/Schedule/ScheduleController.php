@@ -88,7 +88,7 @@ final class ScheduleController
         $entry = $writing->together(static function () use (
             $case, $recorder, $bus, $clock, $id, $slot, $by, $task, $laboratory, $asked,
         ): EntryView {
-            [$entry, $isNew] = $recorder->record(
+            [$recorded, $isNew] = $recorder->record(
                 $case, new Entry($id, EntryKind::Task, $slot, null, null, $by, $clock->now(), null, $task),
             );
             if ($isNew) {
@@ -98,7 +98,7 @@ final class ScheduleController
                 );
             }
 
-            return $entry;
+            return $recorded->entry;
         });
 
         return new JsonResponse($entry, 202);

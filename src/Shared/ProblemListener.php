@@ -48,6 +48,7 @@ final readonly class ProblemListener
     {
         return match (true) {
             $error instanceof Problem => $error->toArray(),
+            $error instanceof RefusedMember => self::ofMember($error),
             $error instanceof BadDocument => Problem::invalid(
                 $error->getMessage(), ['pointer' => $error->pointer, 'reason' => $error->reason],
             )->toArray(),
@@ -65,6 +66,15 @@ final readonly class ProblemListener
             ),
             default => self::plain('Fault in the program', 500, 'Something went wrong here, not in what you entered. It is in the log.'),
         };
+    }
+
+    /** @return array{type: string, title: string, status: int, detail: string, ...} the refusal, its pointer from the root of the request */
+    private static function ofMember(RefusedMember $member): array
+    {
+        $problem = self::problemOf($member->refusal);
+        $within = $problem['pointer'] ?? '';
+
+        return ['pointer' => $member->pointer.(is_string($within) ? $within : '')] + $problem;
     }
 
     /** @param list<string> $words */

@@ -142,6 +142,47 @@ final class EntryTest extends AppTestCase
         );
     }
 
+    public function testEntriesSentTogetherAreStoredInTheirOrderAndOnce(): void
+    {
+        $case = $this->newCase();
+        $first = self::height('1.800');
+        $entries = [$first, self::height('1.790', 'A2-E1'), ['supersedes' => $first['id']] + self::height('1.801')];
+        $recorded = self::at($this->send('POST', "/api/cases/$case/entries/together", ['entries' => $entries]), 'recorded')->items();
+        $shown = static fn (Node $one): string => $one->get('entry')->get('shown')->text();
+        self::assertSame(['1.800', '1.790', '1.801'], array_map($shown, $recorded));
+        $revision = static fn (Node $one): float => $one->get('revision')->number();
+        self::assertSame([1.0, 2.0, 3.0], array_map($revision, $recorded));
+
+        $more = [...$entries, self::height('1.795', 'A3-E1')];
+        $again = self::at($this->send('POST', "/api/cases/$case/entries/together", ['entries' => $more]), 'recorded')->items();
+        self::assertSame(['1.800', '1.790', '1.801', '1.795'], array_map($shown, $again));
+        self::assertSame(4.0, $revision($again[3]));
+        self::assertCount(3, self::at($this->send('GET', "/api/cases/$case"), 'entries')->items(), 'one stands at each place');
+    }
+
+    public function testOfEntriesSentTogetherAllAreStoredOrNoneAndTheRefusedOneIsNamed(): void
+    {
+        $case = $this->newCase();
+        $this->send('POST', "/api/cases/$case/entries", $there = self::height('1.800'), 201);
+        $good = self::height('1.790', 'A2-E1');
+        foreach ([
+            [self::height('-1.8', 'A3-E1'), 422, '/entries/1', 'not plausible'],
+            [self::entry('finding', ['A1-E1', 'spring', 'coils_bright'], ['severity' => 5]), 422, '/entries/1/data/severity', 'accepted'],
+            [['id' => 'seven'] + self::height('1.8', 'A3-E1'), 422, '/entries/1/id', 'not a UUID'],
+            [self::height('1.805'), 409, '/entries/1', 'filled this place meanwhile'],
+        ] as [$refused, $status, $pointer, $words]) {
+            $problem = $this->send('POST', "/api/cases/$case/entries/together", ['entries' => [$good, $refused]], $status);
+            self::assertSame($pointer, $problem['pointer']);
+            self::assertStringContainsString($words, self::text($problem));
+        }
+        $many = array_fill(0, 101, $good);
+        self::assertStringContainsString('100', self::text(
+            $this->send('POST', "/api/cases/$case/entries/together", ['entries' => $many], 422),
+        ));
+        $standing = self::at($this->send('GET', "/api/cases/$case"), 'entries')->items();
+        self::assertSame([$there['id']], array_map(static fn (Node $one): string => $one->get('id')->text(), $standing));
+    }
+
     public function testARequestThatIsNotJsonIsAnsweredAsAProblem(): void
     {
         $case = $this->newCase();

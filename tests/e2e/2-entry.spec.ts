@@ -122,13 +122,13 @@ test('what only this browser has is shown and sent from the queue too', async ({
   const { id } = await newCase(request, 'Left in the browser');
   await page.goto(`${shop()}/case/${id}/bench?at=A1-E1`);
   await page.getByLabel('1E free height', { exact: true }).waitFor();
-  await page.route('**/entries', (route) => route.abort());
+  await page.route(/\/entries(\/together)?$/, (route) => route.abort());
   await page.keyboard.type('2.060');
   await page.keyboard.press('Enter');
   await expect(page.getByText('1 entry kept here, no line')).toBeVisible();
   await page.getByRole('link', { name: 'Bench queue' }).click();
   await expect(page.getByText('1 entry of Left in the browser kept in this browser, not on the server yet')).toBeVisible();
-  await page.unroute('**/entries');
+  await page.unroute(/\/entries(\/together)?$/);
   await expect.poll(async () => (await viewOf(request, id)).entries.length).toBe(1);
   await expect(page.getByText(/kept in this browser/)).toHaveCount(0);
   await context.close();

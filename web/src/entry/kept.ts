@@ -73,9 +73,10 @@ export async function keep(list: readonly Outgoing[], pictures: ReadonlyMap<stri
   ]);
 }
 
-export async function forget(id: string): Promise<void> {
+export async function forget(...ids: readonly string[]): Promise<void> {
   const transaction = (await open()).transaction(['outgoing', 'pictures'], 'readwrite');
-  await Promise.all([transaction.objectStore('outgoing').delete(id), transaction.objectStore('pictures').delete(id), transaction.done]);
+  const stores = [transaction.objectStore('outgoing'), transaction.objectStore('pictures')];
+  await Promise.all([...ids.flatMap((id) => stores.map((store) => store.delete(id))), transaction.done]);
 }
 
 export async function pictureOf(id: string): Promise<TakenPicture | undefined> {

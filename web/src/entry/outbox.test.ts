@@ -2,7 +2,7 @@ import { afterEach, expect, test, vi } from 'vitest';
 import { Refused, type EntryInput, type EntryView } from '../shared/api';
 import { uuidv7 } from '../shared/uuid';
 import { keptCounts } from './kept';
-import { Outbox, type Stored } from './outbox';
+import { Outbox, type Stored, type Wire } from './outbox';
 
 const entry = (text: string): EntryInput => ({
   id: uuidv7(),
@@ -29,11 +29,21 @@ const taken = { fileName: '', mediaType: 'image/jpeg', width: 1, height: 1, work
 >;
 
 const boxes: Outbox[] = [];
-function outbox(caseId: string, send: (input: EntryInput) => Promise<{ entry: EntryView; revision: number }>): Outbox {
-  const box = new Outbox(caseId, () => undefined, {
-    entry: (_, input) => send(input),
-    picture: (_, { name }) => Promise.resolve(photograph(name)),
-  });
+type Send = (input: EntryInput) => Promise<{ entry: EntryView; revision: number }>;
+
+/** A server that answers each entry in one way, alone or together with others. */
+const wireOf = (send: Send): Wire => ({
+  entry: (_, input) => send(input),
+  together: async (_, inputs) => {
+    const taken: Stored[] = [];
+    for (const input of inputs) taken.push(await send(input));
+    return taken;
+  },
+  picture: (_, { name }) => Promise.resolve(photograph(name)),
+});
+
+function outbox(caseId: string, server: Send | Wire): Outbox {
+  const box = new Outbox(caseId, () => undefined, typeof server === 'function' ? wireOf(server) : server);
   boxes.push(box);
   return box;
 }
@@ -64,10 +74,68 @@ test('a refused entry stays with its reason and never blocks the others', async 
   void box.add(entry('bad'));
   void box.add(entry('good'));
   await settled(box, 1);
-  expect(sent).toEqual(['bad', 'good']);
+  expect(sent.filter((text) => text === 'good')).toHaveLength(1);
   expect(box.snapshot().outgoing[0]).toMatchObject({ state: 'refused', problem: { detail: 'because' } });
+  const asked = sent.length;
   await box.flush();
-  expect(sent).toHaveLength(2);
+  expect(sent).toHaveLength(asked);
+});
+
+/** Counts what goes how, on a server that takes or refuses it, or fails at all. */
+function letters(refused: ReadonlySet<string | undefined>, failure?: Error) {
+  const alone: (string | undefined)[] = [];
+  const together: (string | undefined)[][] = [];
+  const send: Send = (input) => {
+    const problem = failure ?? (refused.has(input.data.text) ? refusal(422) : null);
+    return problem === null ? Promise.resolve(stored(input)) : Promise.reject(problem);
+  };
+  const wire = wireOf(send);
+  const counted: Wire = {
+    ...wire,
+    entry: (id, input) => {
+      alone.push(input.data.text);
+      return wire.entry(id, input);
+    },
+    together: (id, inputs) => {
+      together.push(inputs.map((input) => input.data.text));
+      return wire.together(id, inputs);
+    },
+  };
+  return { alone, together, counted };
+}
+
+test('what waits goes together, in the order in which it was made, of one slot too', async () => {
+  const { alone, together, counted } = letters(new Set());
+  const box = outbox('together', counted);
+  const places = Array.from({ length: 60 }, (_, i) => at(`${i}`, `A${i}-E1`));
+  await box.add(...places, at('60', 'A0-E1'));
+  await settled(box, 0);
+  expect(alone).toEqual([]);
+  expect(together.map((letter) => letter.length)).toEqual([40, 21]);
+  expect(together.flat()).toEqual(Array.from({ length: 61 }, (_, i) => `${i}`));
+  expect((await keptCounts()).get('together')).toBeUndefined();
+});
+
+test('one that is refused is found among those that went with it, and the others arrive', async () => {
+  const { alone, together, counted } = letters(new Set(['1']));
+  const box = outbox('apart', counted);
+  await box.add(at('0', 'A1-E1'), at('1', 'A2-E1'), at('2', 'A3-E1'));
+  await settled(box, 1);
+  expect(together).toEqual([['0', '1', '2']]);
+  expect(alone).toEqual(['0', '1', '2']);
+  expect(box.snapshot().outgoing[0]).toMatchObject({ state: 'refused', entry: { data: { text: '1' } }, problem: { detail: 'because' } });
+  await box.add(at('3', 'A4-E1'), at('4', 'A5-E1'));
+  await settled(box, 1);
+  expect(together.at(-1)).toEqual(['3', '4']);
+});
+
+test('without a line nothing that went together is sent again by itself', async () => {
+  const { alone, together, counted } = letters(new Set(), new TypeError('no line'));
+  const box = outbox('no line', counted);
+  await box.add(at('0', 'A1-E1'), at('1', 'A2-E1'));
+  await expect.poll(() => box.snapshot().line).toBe('offline');
+  expect([alone, together]).toEqual([[], [['0', '1']]]);
+  expect(box.snapshot().outgoing.map((one) => one.state)).toEqual(['waiting', 'waiting']);
 });
 
 test('a conflict is told apart from a refusal', async () => {
@@ -191,8 +259,7 @@ test('what a closed tab kept is sent by the one that is still open, and both sho
     sent.push(input.data.text);
     return Promise.resolve(stored(input));
   };
-  const wire = { entry: (_: string, input: EntryInput) => send(input), picture: () => Promise.reject(new Error('none')) };
-  const second = new Outbox('tabs', (list) => void shown.push(...list.map((one) => one.entry.id)), wire);
+  const second = new Outbox('tabs', (list) => void shown.push(...list.map((one) => one.entry.id)), wireOf(send));
   boxes.push(second);
   await second.load();
   const first = outbox('tabs', send);

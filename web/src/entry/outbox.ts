@@ -23,6 +23,8 @@ export type Stored = Schemas['RecordedEntry'] & { photograph?: Schemas['Photogra
 /** What is sent where; a test has its own. */
 export interface Wire {
   entry: (caseId: string, entry: EntryInput) => Promise<Stored>;
+  /** Several in their order, of which the server takes all or none. */
+  together: (caseId: string, entries: readonly EntryInput[]) => Promise<readonly Stored[]>;
   picture: (caseId: string, picture: TakenPicture) => Promise<Schemas['PhotographView']>;
 }
 
@@ -45,6 +47,8 @@ const FOR_NOW = new Set([408, 425, 429]);
 const SHOW_EVERY = 80;
 /** Where many wait, showing each of them would take longer than sending them. */
 const MANY = 8;
+/** So many go together at most: as much as is sent again where the line breaks. */
+const MOST_TOGETHER = 40;
 const SHOW_MANY_EVERY = 600;
 /** Pictures of a part are told apart by the beginning of their SHA-256. */
 const PICTURE_INDEX = 16;
@@ -52,11 +56,15 @@ const CHANNEL = 'mute-tapper.outbox';
 
 const server: Wire = {
   entry: (caseId, entry) => answer(api.POST('/api/cases/{id}/entries', { params: { path: { id: caseId } }, body: entry })),
+  together: async (caseId, entries) => {
+    const call = api.POST('/api/cases/{id}/entries/together', { params: { path: { id: caseId } }, body: { entries: [...entries] } });
+    return (await answer(call)).recorded;
+  },
   picture: (caseId, picture) => sendBytes(`/api/cases/${caseId}/photographs`, picture.name, picture.bytes),
 };
 
 /** Lets one tab of this browser send for a case at a time; where a browser has no locks, the server takes an entry once all the same. */
-const alone = (caseId: string, work: () => Promise<void>): Promise<void> =>
+const inOneTab = (caseId: string, work: () => Promise<void>): Promise<void> =>
   'locks' in navigator ? navigator.locks.request(`${CHANNEL}.${caseId}`, work) : work();
 
 /** What stands in the slot where another hand was first. */
@@ -97,6 +105,8 @@ export class Outbox {
   private readonly beingKept = new Set<string>();
   /** Ids that this browser could not keep, with their pictures. */
   private readonly unkept = new Map<string, TakenPicture | null>();
+  /** Ids that were not taken together with others: each is sent alone, for an answer of its own. */
+  private readonly alone = new Set<string>();
   /** How often the server failed at an entry. */
   private readonly faults = new Map<string, number>();
   private arrived: Stored[] = [];
@@ -167,7 +177,7 @@ export class Outbox {
     if (this.running || this.closed) return;
     this.running = true;
     try {
-      await alone(this.caseId, async () => {
+      await inOneTab(this.caseId, async () => {
         await this.readKept();
         await this.sendAll();
       });
@@ -224,13 +234,14 @@ export class Outbox {
     let line: Line = 'up';
     let inARow = 0;
     const tried = new Set<string>();
-    for (let one = this.next(tried); one !== undefined && !this.closed; one = this.next(tried)) {
-      tried.add(one.entry.id);
-      const how = await this.sendOne(one);
+    for (let list = this.next(tried); list[0] !== undefined && !this.closed; list = this.next(tried)) {
+      const [one, ...more] = list;
+      const how = await (more.length > 0 ? this.sendTogether(list) : this.sendOne(one));
+      if (how !== 'apart') for (const each of list) tried.add(each.entry.id);
       const every = this.state.outgoing.length - this.arrived.length > MANY ? SHOW_MANY_EVERY : SHOW_EVERY;
       if (Date.now() - this.shownAt > every) this.showArrived();
       inARow = how === 'fault' ? inARow + 1 : 0;
-      if (how !== 'up' && how !== 'refused') line = how;
+      if (how !== 'up' && how !== 'refused' && how !== 'apart') line = how;
       if (how === 'offline' || how === 'shut' || inARow >= FAULTS_IN_A_ROW) break;
     }
     this.set({ line });
@@ -238,19 +249,26 @@ export class Outbox {
     if (line !== 'up' && !this.closed) this.timer = setTimeout(() => void this.flush(), RETRY_AFTER);
   }
 
-  /** The oldest of those that the server failed at least; none before an older one of its slot. */
-  private next(tried: ReadonlySet<string>): Outgoing | undefined {
+  /**
+   * What is sent next: those at which nothing went wrong so far, together; else the oldest of those that the server failed at least. None
+   * goes before an older one of its slot.
+   */
+  private next(tried: ReadonlySet<string>): readonly Outgoing[] {
     const gone = new Set(this.arrived.map((one) => one.entry.id));
     const held = new Set<string>();
+    const together: Outgoing[] = [];
     let best: Outgoing | undefined;
     for (const one of this.state.outgoing) {
       const { id } = one.entry;
       if (one.state !== 'waiting' || gone.has(id) || this.told.has(id)) continue;
       const key = one.withPicture ? id : slotKey(one.entry.slot);
-      if (!held.has(key) && !tried.has(id) && (best === undefined || this.faultsOf(one) < this.faultsOf(best))) best = one;
-      held.add(key);
+      const isFree = !held.has(key) && !tried.has(id);
+      if (isFree && (best === undefined || this.faultsOf(one) < this.faultsOf(best))) best = one;
+      if (isFree && !one.withPicture && !this.alone.has(id) && together.length < MOST_TOGETHER) together.push(one);
+      else held.add(key);
     }
-    return best;
+    if (together.length > 1) return together;
+    return best === undefined ? [] : [best];
   }
 
   private faultsOf(one: Outgoing): number {
@@ -277,6 +295,21 @@ export class Outbox {
     });
   }
 
+  /** Where they are not taken, one of them is in the way of all: they go apart then. */
+  private async sendTogether(list: readonly Outgoing[]): Promise<Line | 'apart'> {
+    const entries = list.map((one) => one.entry);
+    try {
+      this.arrived.push(...(await this.wire.together(this.caseId, entries)));
+      await forget(...entries.map((entry) => entry.id)).catch(() => undefined);
+      return 'up';
+    } catch (error) {
+      const how = howItFailed(error);
+      if (how !== 'fault' && how !== 'refused') return how;
+      for (const { id } of entries) this.alone.add(id);
+      return 'apart';
+    }
+  }
+
   private async sendOne(one: Outgoing): Promise<Line | 'refused'> {
     try {
       this.arrived.push(await (one.withPicture ? this.sendPicture(one) : this.wire.entry(this.caseId, one.entry)));
@@ -288,7 +321,10 @@ export class Outbox {
         return 'up';
       }
       const how = howItFailed(error);
-      if (how === 'fault') this.faults.set(one.entry.id, this.faultsOf(one) + 1);
+      if (how === 'fault') {
+        this.faults.set(one.entry.id, this.faultsOf(one) + 1);
+        this.alone.add(one.entry.id);
+      }
       if (error instanceof Refused && how !== 'shut') {
         const state = how === 'fault' ? 'waiting' : error.problem.status === 409 ? 'contested' : 'refused';
         const changed: Outgoing = { ...one, state, problem: error.problem };

@@ -4,14 +4,11 @@ import type { ReactNode } from 'react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api, type CaseView, type EntryInput, type EntryView } from '../shared/api';
 import { twin } from '../testing/case';
+import { answerEntries, replied, type Answer } from '../testing/entries';
 import { BenchProvider, useBench, type Bench } from './useBench';
 
 const SLOT = { place: 'A1-E1', part: 'spring', item: 'free_height', index: 'outer' };
 let sent: EntryInput[] = [];
-interface Answer {
-  status: number;
-  body: unknown;
-}
 let answerWith: (entry: EntryInput) => Answer;
 
 const stored = (entry: EntryInput): Answer => ({
@@ -27,11 +24,9 @@ beforeEach(() => {
   sent = [];
   answerWith = stored;
   vi.spyOn(api, 'GET').mockReturnValue(new Promise(() => undefined));
-  vi.spyOn(api, 'POST').mockImplementation(((_path: string, { body }: { body: EntryInput }) => {
-    sent.push(body);
-    const { status, body: answered } = answerWith(body);
-    const response = new Response(null, { status });
-    return Promise.resolve(status < 400 ? { data: answered, response } : { error: answered, response });
+  vi.spyOn(api, 'POST').mockImplementation(((path: string, { body }: { body: unknown }) => {
+    const answer = answerEntries(path, body, sent, (entry) => answerWith(entry));
+    return answer === null ? Promise.reject(new Error(path)) : Promise.resolve(replied(answer));
   }) as never);
 });
 afterEach(() => vi.restoreAllMocks());

@@ -8,6 +8,7 @@ import { BenchProvider } from '../entry/useBench';
 import { ChosenProvider } from '../frame/Chosen';
 import { api, type CaseView, type EntryInput, type EntryView } from '../shared/api';
 import { uuidv7 } from '../shared/uuid';
+import { answerEntries, replied, type Answer } from './entries';
 
 const station = (cylinder: number, kind: 'E' | 'I') => ({
   code: `A${cylinder}-${kind}1`,
@@ -216,16 +217,9 @@ export function openCase(
       ? Promise.resolve(data).then((told) => ({ data: told, response: new Response(null, { status: 200 }) }))
       : new Promise(() => undefined);
   }) as never);
-  vi.spyOn(api, 'POST').mockImplementation(((path: string, options: { body: EntryInput }) => {
-    if (path !== '/api/cases/{id}/entries') {
-      asked.push({ path, body: options.body });
-      return Promise.resolve({ data: get[path] ?? {}, response: new Response(null, { status: 202 }) });
-    }
-    const entry = options.body;
-    sent.push(entry);
+  const answer = (entry: EntryInput): Answer => {
     const problem = refuse(entry);
-    if (problem !== null)
-      return until.then(() => ({ error: { title: 'No', status: 422, ...problem }, response: new Response(null, { status: 422 }) }));
+    if (problem !== null) return { status: 422, body: { title: 'No', status: 422, ...problem } };
     const stored = {
       ...blank,
       id: entry.id,
@@ -236,7 +230,13 @@ export function openCase(
       shown: entry.data.text ?? null,
       content: entry.data,
     };
-    return until.then(() => ({ data: { entry: stored, revision: sent.length }, response: new Response(null, { status: 201 }) }));
+    return { status: 201, body: { entry: stored, revision: sent.length } };
+  };
+  vi.spyOn(api, 'POST').mockImplementation(((path: string, { body }: { body: unknown }) => {
+    const answered = answerEntries(path, body, sent, answer);
+    if (answered !== null) return until.then(() => replied(answered));
+    asked.push({ path, body });
+    return Promise.resolve(replied({ status: 202, body: get[path] ?? {} }));
   }) as never);
   const standing = entries.map((one, i) => ({
     ...blank,
