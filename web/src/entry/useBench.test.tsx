@@ -9,13 +9,13 @@ import { BenchProvider, useBench, type Bench } from './useBench';
 
 const SLOT = { place: 'A1-E1', part: 'spring', item: 'free_height', index: 'outer' };
 let sent: EntryInput[] = [];
-let answerWith: (entry: EntryInput) => Answer;
+let answerWith: (entry: EntryInput, revision: number) => Answer;
 
-const stored = (entry: EntryInput): Answer => ({
+const stored = (entry: EntryInput, revision: number): Answer => ({
   status: 201,
   body: {
     entry: { id: entry.id, kind: entry.kind, ...entry.slot, by: entry.by, ...entry.data, shown: entry.data.text ?? null },
-    revision: sent.length,
+    revision,
   },
 });
 const problem = (status: number, more: object = {}): Answer => ({ status, body: { title: 'No', status, detail: 'because', ...more } });
@@ -25,7 +25,7 @@ beforeEach(() => {
   answerWith = stored;
   vi.spyOn(api, 'GET').mockReturnValue(new Promise(() => undefined));
   vi.spyOn(api, 'POST').mockImplementation(((path: string, { body }: { body: unknown }) => {
-    const answer = answerEntries(path, body, sent, (entry) => answerWith(entry));
+    const answer = answerEntries(path, body, sent, (entry, revision) => answerWith(entry, revision));
     return answer === null ? Promise.reject(new Error(path)) : Promise.resolve(replied(answer));
   }) as never);
 });
@@ -101,7 +101,7 @@ test('undo of a refused entry just drops it', async () => {
 
 test('mine in place of theirs supersedes what the server holds', async () => {
   const theirs = { id: '01900000-0000-7000-8000-000000000777', by: 'Other', shown: '2.07' };
-  answerWith = (entry) => (entry.supersedes === theirs.id ? stored(entry) : problem(409, { current: theirs }));
+  answerWith = (entry, revision) => (entry.supersedes === theirs.id ? stored(entry, revision) : problem(409, { current: theirs }));
   const result = bench('contested');
   record(result, '2.05');
   await expect.poll(() => result.current.slots.get(SLOT).outgoing?.state).toBe('contested');

@@ -217,7 +217,7 @@ export function openCase(
       ? Promise.resolve(data).then((told) => ({ data: told, response: new Response(null, { status: 200 }) }))
       : new Promise(() => undefined);
   }) as never);
-  const answer = (entry: EntryInput): Answer => {
+  const answer = (entry: EntryInput, revision: number): Answer => {
     const problem = refuse(entry);
     if (problem !== null) return { status: 422, body: { title: 'No', status: 422, ...problem } };
     const stored = {
@@ -230,7 +230,7 @@ export function openCase(
       shown: entry.data.text ?? null,
       content: entry.data,
     };
-    return { status: 201, body: { entry: stored, revision: sent.length } };
+    return { status: 201, body: { entry: stored, revision } };
   };
   vi.spyOn(api, 'POST').mockImplementation(((path: string, { body }: { body: unknown }) => {
     const answered = answerEntries(path, body, sent, answer);
