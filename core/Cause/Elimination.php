@@ -305,14 +305,18 @@ final class Elimination
     }
 
     /**
-     * Chooses the order (least fill) and lays out, per step, how the indices of its tables follow the step's own.
+     * Chooses the order and lays out, per step, how the indices of its tables follow the step's own.
      *
      * @param list<list<int>> $factors
      */
     private function plan(array $factors, int $eventCount): void
     {
         $scopes = $waiting = [];
+        $counts = $heights = $eventCount === 0 ? [] : array_fill(0, $eventCount, 0);
         foreach ($factors as $f => $scope) {
+            foreach ($scope as $event) {
+                ++$counts[$event];
+            }
             $this->stepOf[$f] = null;
             if ($scope === []) {
                 $this->constants[] = $f;
@@ -326,10 +330,11 @@ final class Elimination
             self::join($neighbours, $scope);
         }
         while ($neighbours !== []) {
-            $event = self::cheapest($neighbours);
+            $event = self::cheapest($neighbours, $heights, $counts);
             self::join($neighbours, array_keys($neighbours[$event]));
             foreach ($neighbours[$event] as $other => $_) {
                 unset($neighbours[$other][$event]);
+                $heights[$other] = max($heights[$other], $heights[$event] + 1);
             }
             unset($neighbours[$event]);
             $used = array_keys(
@@ -388,11 +393,14 @@ final class Elimination
     }
 
     /**
-     * The event whose elimination adds the fewest new pairs of neighbours; of equals the one with fewer neighbours, then the first.
+     * The event with the fewest neighbours and new pairs of them. Of equals the one with the fewest steps below it, then the one with the
+     * most factors, so that what an explanation touches comes together soon.
      *
      * @param non-empty-array<int, array<int, true>> $neighbours by event
+     * @param array<int, int> $heights how many steps lead to each event, one after the other
+     * @param array<int, int> $counts of the factors of each event
      */
-    private static function cheapest(array $neighbours): int
+    private static function cheapest(array $neighbours, array $heights, array $counts): int
     {
         $best = array_key_first($neighbours);
         $least = null;
@@ -401,7 +409,7 @@ final class Elimination
             foreach ($around as $one => $_) {
                 $pairs += count($around) - 1 - count(array_intersect_key($around, $neighbours[$one]));
             }
-            $cost = [intdiv($pairs, 2), count($around)];
+            $cost = [intdiv($pairs, 2) + count($around), $heights[$event], -$counts[$event]];
             if ($least === null || $cost < $least) {
                 $least = $cost;
                 $best = $event;
