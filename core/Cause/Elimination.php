@@ -15,8 +15,6 @@ final class Elimination
     private const SOURCE_BITS = 13;
     private const REACHING_BITS = 38;
     private const FROM_STEP = 1 << self::SOURCE_BITS - 1;
-    /** From this number on an effect stands for a transformed table. */
-    private const TRANSFORMED = 1 << 20;
 
     /**
      * What is multiplied in each step, and how the places of its tables follow those of what is left: where its event did not happen, and
@@ -48,9 +46,10 @@ final class Elimination
     private array $tables = [];
     /** @var array<int, array<int, array{list<float>, list<float>}>> product of what is not touched in a step, by what is: a bit each */
     private array $resting = [];
-    /** @var array<int, array<string, array<int, int>>> effects that stand for a transformed table, by factor, name and effect */
-    private array $transformed = [];
-    private int $transformedCount = 0;
+    /** @var array<int, array<int, int>> numbers that reach the steps where effects were followed all the way, by the key of these */
+    private array $followed = [];
+    /** @var array<int, array<int, list<float>>> what each step's message meets beyond it with effects at work, by the key of these */
+    private array $around = [];
     private int $width = 0;
     private float $power = 1.0;
     /** How many messages were worked out, and how many likelihoods were asked for: what a ranking costs, whatever the machine. */
@@ -77,35 +76,35 @@ final class Elimination
     {
         ++$this->asked;
 
-        return $this->sum($effects);
+        return $this->follow($effects, false)[0];
     }
 
     /**
-     * The sum with one factor's table transformed. What that comes to is kept under the name of the transformation, which must
-     * therefore always mean the same.
+     * Mean over all states of what a factor's table is turned into, against the table itself.
      *
+     * @param int $key under which it is kept what the effects come to elsewhere: of these effects and no others
      * @param array<int, int> $effects
-     * @param \Closure(list<float>): list<float> $transform
+     * @param \Closure(list<float>): list<float> $turned
      */
-    public function likelihoodWith(array $effects, int $factor, string $name, \Closure $transform): float
+    public function mean(int $key, array $effects, int $factor, \Closure $turned): float
     {
-        $effect = $effects[$factor] ?? 0;
-        if (!isset($this->transformed[$factor][$name][$effect])) {
-            $number = self::TRANSFORMED + $this->transformedCount++;
-            $this->transformed[$factor][$name][$effect] = $number;
-            $this->tables[$factor][$number] = $transform($this->table($factor, $effect));
+        $table = $this->table($factor, $effects[$factor] ?? 0);
+        $around = $this->around($key, $effects, $factor);
+        $sum = $whole = 0.0;
+        foreach ($turned($table) as $i => $value) {
+            $sum += $value * $around[$i];
+            $whole += $table[$i] * $around[$i];
         }
-        $effects[$factor] = $this->transformed[$factor][$name][$effect];
 
-        return $this->sum($effects);
+        return $sum / $whole;
     }
 
     /** The same plan with the evidence raised to a power: the path along which the ledger integrates. */
     public function powered(float $power): self
     {
         $powered = clone $this;
-        $powered->messages = $powered->beyond = $powered->tables = $powered->transformed = $powered->resting = [];
-        $powered->reaching = $powered->counts = [];
+        $powered->messages = $powered->beyond = $powered->tables = $powered->resting = [];
+        $powered->reaching = $powered->counts = $powered->followed = $powered->around = [];
         $powered->still = null;
         $powered->power = $power;
 
@@ -118,8 +117,13 @@ final class Elimination
         return $this->tables[$factor][$effect] ??= ($this->table)($factor, $effect, $this->power);
     }
 
-    /** @param array<int, int> $effects */
-    private function sum(array $effects): float
+    /**
+     * @param array<int, int> $effects
+     * @param bool $isWhole all the way, not only to where all that these effects touch has come together
+     *
+     * @return array{float, array<int, int>} the sum, and the numbers of what reaches the steps
+     */
+    private function follow(array $effects, bool $isWhole): array
     {
         if ($this->messages === []) {
             foreach ($this->next as $s => $_) {
@@ -149,10 +153,10 @@ final class Elimination
             }
             $number = $numbers[$s];
             $message = $this->messages[$s][$number] ??= $this->message($s, $effects, $numbers);
-            if ($waiting === 1) {
-                // All that these effects touch has come together here: what is beyond is as with none of them.
+            if ($waiting === 1 && !$isWhole) {
+                // Beyond here all is as with none of them.
                 $sum = 0.0;
-                $beyond = $this->beyond[$s] ??= $this->beyond($s);
+                $beyond = $this->beyond[$s] ??= $this->beyond($s, [], [], $this->beyond);
                 foreach ($message as $i => $p) {
                     $sum += $p * $beyond[$i];
                 }
@@ -172,7 +176,7 @@ final class Elimination
             $total *= $s === $root ? 1.0 : $this->messages[$s][$numbers[$s] ?? 0][0];
         }
 
-        return $total;
+        return [$total, $numbers];
     }
 
     /** What the factors without events come to where none is touched. */
@@ -187,26 +191,77 @@ final class Elimination
     }
 
     /**
-     * What a step's message is multiplied with, and summed, beyond it, where nothing is touched there.
+     * What a factor's table is multiplied with, and summed, but for what is the same for all of it.
+     *
+     * @param array<int, int> $effects
      *
      * @return list<float>
      */
-    private function beyond(int $s): array
+    private function around(int $key, array $effects, int $factor): array
+    {
+        $s = $this->stepOf[$factor];
+        if ($s === null) {
+            return [1.0];
+        }
+        if (!isset($this->followed[$key])) {
+            $this->followed[$key] = $this->follow($effects, true)[1];
+            $this->around[$key] = [];
+        }
+        $numbers = $this->followed[$key];
+        $beyond = $this->around[$key][$s] ??= $this->beyond($s, $effects, $numbers, $this->around[$key]);
+        $of = (int) array_search($factor, $this->steps[$s]['factors'], true);
+
+        return $this->onto(count($this->table($factor, 0)), $s, $of, $beyond, $effects, $numbers);
+    }
+
+    /**
+     * What a step's message is multiplied with, and summed, beyond it.
+     *
+     * @param array<int, int> $effects
+     * @param array<int, int> $numbers of what reaches the steps
+     * @param array<int, list<float>> $known of steps further on
+     *
+     * @return list<float>
+     */
+    private function beyond(int $s, array $effects, array $numbers, array &$known): array
     {
         $next = $this->next[$s];
         if ($next === null) {
             return [1.0];
         }
+        $known[$next] ??= $this->beyond($next, $effects, $numbers, $known);
         $of = (int) array_search($s, $this->steps[$next]['steps'], true);
-        [$off, $on] = $this->resting[$next][1 << $of] ??= $this->resting($next, 1 << $of);
-        [$whereOff, $whereOn] = $this->steps[$next]['maps'][$of];
-        $beyond = array_fill(0, count($this->messages[$s][0]), 0.0);
-        foreach ($this->beyond[$next] ??= $this->beyond($next) as $i => $p) {
-            $beyond[$whereOff[$i]] += $off[$i] * $p;
-            $beyond[$whereOn[$i]] += $on[$i] * $p;
+
+        return $this->onto(count($this->messages[$s][0]), $next, $of, $known[$next], $effects, $numbers);
+    }
+
+    /**
+     * All of a step and beyond it but one of its tables, summed onto the places of that one.
+     *
+     * @param int $of position of the table in the step
+     * @param list<float> $beyond
+     * @param array<int, int> $effects
+     * @param array<int, int> $numbers of what reaches the steps
+     *
+     * @return list<float>
+     */
+    private function onto(int $size, int $s, int $of, array $beyond, array $effects, array $numbers): array
+    {
+        [$touched, $mask] = $this->touched($s, $effects, $numbers);
+        unset($touched[$of]);
+        $mask |= 1 << $of;
+        [$off, $on] = $this->resting[$s][$mask] ??= $this->resting($s, $mask);
+        foreach ($touched as $m => $values) {
+            [$off, $on] = self::times($off, $on, $values, $this->steps[$s]['maps'][$m]);
+        }
+        [$whereOff, $whereOn] = $this->steps[$s]['maps'][$of];
+        $sums = array_fill(0, $size, 0.0);
+        foreach ($beyond as $i => $p) {
+            $sums[$whereOff[$i]] += $off[$i] * $p;
+            $sums[$whereOn[$i]] += $on[$i] * $p;
         }
 
-        return array_values($beyond);
+        return array_values($sums);
     }
 
     /**
@@ -220,43 +275,55 @@ final class Elimination
     private function message(int $s, array $effects, array $numbers): array
     {
         ++$this->worked;
-        $plan = $this->steps[$s];
-        $touched = [];
-        $mask = $last = 0;
-        foreach ($plan['factors'] as $m => $factor) {
-            $effect = $effects[$factor] ?? 0;
-            if ($effect !== 0) {
-                $touched[$m] = $this->tables[$factor][$effect] ?? $this->table($factor, $effect);
-                $mask |= 1 << $m;
-                $last = $m;
-            }
-        }
-        foreach ($plan['steps'] as $m => $step) {
-            if (isset($numbers[$step])) {
-                $touched[$m] = $this->messages[$step][$numbers[$step]];
-                $mask |= 1 << $m;
-                $last = $m;
-            }
-        }
+        [$touched, $mask] = $this->touched($s, $effects, $numbers);
         [$off, $on] = $this->resting[$s][$mask] ??= $this->resting($s, $mask);
-        $values = array_pop($touched);
-        foreach ($touched as $m => $others) {
-            [$off, $on] = self::times($off, $on, $others, $plan['maps'][$m]);
-        }
+        $last = array_key_last($touched);
         $sum = [];
-        if ($values === null) {
+        if ($last === null) {
             foreach ($off as $i => $p) {
                 $sum[] = $p + $on[$i];
             }
 
             return $sum;
         }
-        [$whereOff, $whereOn] = $plan['maps'][$last];
+        $maps = $this->steps[$s]['maps'];
+        $values = array_pop($touched);
+        foreach ($touched as $m => $others) {
+            [$off, $on] = self::times($off, $on, $others, $maps[$m]);
+        }
+        [$whereOff, $whereOn] = $maps[$last];
         foreach ($off as $i => $p) {
             $sum[] = $p * $values[$whereOff[$i]] + $on[$i] * $values[$whereOn[$i]];
         }
 
         return $sum;
+    }
+
+    /**
+     * @param array<int, int> $effects
+     * @param array<int, int> $numbers of what reaches the steps before
+     *
+     * @return array{array<int, list<float>>, int} tables of a step that are not as with nothing at work, by position, and a bit for each
+     */
+    private function touched(int $s, array $effects, array $numbers): array
+    {
+        $touched = [];
+        $mask = 0;
+        foreach ($this->steps[$s]['factors'] as $m => $factor) {
+            $effect = $effects[$factor] ?? 0;
+            if ($effect !== 0) {
+                $touched[$m] = $this->tables[$factor][$effect] ?? $this->table($factor, $effect);
+                $mask |= 1 << $m;
+            }
+        }
+        foreach ($this->steps[$s]['steps'] as $m => $step) {
+            if (isset($numbers[$step])) {
+                $touched[$m] = $this->messages[$step][$numbers[$step]];
+                $mask |= 1 << $m;
+            }
+        }
+
+        return [$touched, $mask];
     }
 
     /**

@@ -169,7 +169,7 @@ final class Model
     {
         $number = $this->eventNumbers[$event] ?? null;
 
-        return $number === null ? 0.0 : $this->mean($number, 'on', $this->whereOn($number), $members);
+        return $number === null ? 0.0 : $this->mean($this->elimination, $members, $number, $this->whereOn($number));
     }
 
     /** P(a present sign was brought about by something of the network, rather than being there by itself | evidence, these at work). */
@@ -178,15 +178,13 @@ final class Model
         $factor = $this->factorOf[$sign];
         $bare = $this->bare($factor, $this->act($members)[0][$factor] ?? 0);
 
-        return $this->mean(
-            $factor, 'brought about '.implode(' ', $bare), static function (array $table) use ($bare): array {
-                foreach ($bare as $i => $none) {
-                    $table[$i] -= $none;
-                }
+        return $this->mean($this->elimination, $members, $factor, static function (array $table) use ($bare): array {
+            foreach ($bare as $i => $none) {
+                $table[$i] -= $none;
+            }
 
-                return array_values($table);
-            }, $members,
-        );
+            return array_values($table);
+        });
     }
 
     /**
@@ -334,24 +332,22 @@ final class Model
      */
     public function slopes(Elimination $path, float $power, array $members): array
     {
-        [$effects] = $this->act($members);
-        $whole = $path->likelihood($effects);
         $on = [];
         foreach ($this->absentOf as $event => $absent) {
             if ($absent !== []) {
-                $on[$event] = $path->likelihoodWith($effects, $event, 'on', $this->whereOn($event)) / $whole;
+                $on[$event] = $this->mean($path, $members, $event, $this->whereOn($event));
             }
         }
         $slopes = [];
         foreach ($this->numberOf as $sign => $number) {
             $slopes[$sign] = isset($this->factorOf[$sign])
-                ? $path->likelihoodWith($effects, $this->factorOf[$sign], 'slope', static function (array $table) use ($power): array {
+                ? $this->mean($path, $members, $this->factorOf[$sign], static function (array $table) use ($power): array {
                     foreach ($table as $i => $f) {
                         $table[$i] = $f * log($f) / $power;
                     }
 
                     return array_values($table);
-                }) / $whole
+                })
                 : $this->absentSlope($number, $on, $members);
         }
 
@@ -377,14 +373,13 @@ final class Model
     }
 
     /**
+     * @param Elimination $plan this one, or the same at a power
      * @param array<PlacedCause> $members
-     * @param \Closure(list<float>): list<float> $transform
+     * @param \Closure(list<float>): list<float> $turned
      */
-    private function mean(int $factor, string $name, \Closure $transform, array $members): float
+    private function mean(Elimination $plan, array $members, int $factor, \Closure $turned): float
     {
-        [$effects] = $this->act($members);
-
-        return $this->elimination->likelihoodWith($effects, $factor, $name, $transform) / $this->elimination->likelihood($effects);
+        return $plan->mean(self::key($members), $this->act($members)[0], $factor, $turned);
     }
 
     /** @return \Closure(list<float>): list<float> the part of an event's table in which it happened */
