@@ -52,9 +52,8 @@ final class Elimination
     private array $around = [];
     private int $width = 0;
     private float $power = 1.0;
-    /** How many messages were worked out, and how many likelihoods were asked for: what a ranking costs, whatever the machine. */
+    /** How many messages were worked out: what a ranking costs, whatever the machine. */
     public int $worked = 0;
-    public int $asked = 0;
 
     /**
      * @param list<list<int>> $scopes events of each factor, ascending; bit i of a table's index is the state of the i-th
@@ -74,8 +73,6 @@ final class Elimination
     /** @param array<int, int> $effects by factor, ascending; nought may be left out */
     public function likelihood(array $effects): float
     {
-        ++$this->asked;
-
         return $this->follow($effects, false)[0];
     }
 
