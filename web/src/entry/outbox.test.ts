@@ -81,14 +81,11 @@ test('a refused entry stays with its reason and never blocks the others', async 
   expect(sent).toHaveLength(asked);
 });
 
-/** Counts what goes how, on a server that takes or refuses it, or fails at all. */
-function letters(refused: ReadonlySet<string | undefined>, failure?: Error) {
+/** Counts what goes how, on a server that takes or refuses it, or fails at the first letters. */
+function letters(refused: ReadonlySet<string | undefined>, failure?: Error, failing = Infinity) {
   const alone: (string | undefined)[] = [];
   const together: (string | undefined)[][] = [];
-  const send: Send = (input) => {
-    const problem = failure ?? (refused.has(input.data.text) ? refusal(422) : null);
-    return problem === null ? Promise.resolve(stored(input)) : Promise.reject(problem);
-  };
+  const send: Send = (input) => (refused.has(input.data.text) ? Promise.reject(refusal(422)) : Promise.resolve(stored(input)));
   const wire = wireOf(send);
   const counted: Wire = {
     ...wire,
@@ -98,7 +95,7 @@ function letters(refused: ReadonlySet<string | undefined>, failure?: Error) {
     },
     together: (id, inputs) => {
       together.push(inputs.map((input) => input.data.text));
-      return wire.together(id, inputs);
+      return failure !== undefined && together.length <= failing ? Promise.reject(failure) : wire.together(id, inputs);
     },
   };
   return { alone, together, counted };
@@ -136,6 +133,25 @@ test('without a line nothing that went together is sent again by itself', async 
   await expect.poll(() => box.snapshot().line).toBe('offline');
   expect([alone, together]).toEqual([[], [['0', '1']]]);
   expect(box.snapshot().outgoing.map((one) => one.state)).toEqual(['waiting', 'waiting']);
+});
+
+test.each([429, 503, 507])('a server that is busy or full (%d) is asked again for all of them together', async (status) => {
+  const { alone, together, counted } = letters(new Set(), refusal(status), 1);
+  const box = outbox(`busy ${status}`, counted);
+  await box.add(at('0', 'A1-E1'), at('1', 'A2-E1'));
+  await expect.poll(() => box.snapshot().line).toBe('fault');
+  await box.flush();
+  await settled(box, 0);
+  const letter = ['0', '1'];
+  expect([alone, together]).toEqual([[], [letter, letter]]);
+});
+
+test('where the program fails at them, the one at which it fails is found', async () => {
+  const { alone, together, counted } = letters(new Set(), refusal(500), 1);
+  const box = outbox('fails', counted);
+  await box.add(at('0', 'A1-E1'), at('1', 'A2-E1'));
+  await settled(box, 0);
+  expect([alone, together]).toEqual([['0', '1'], [['0', '1']]]);
 });
 
 test('a conflict is told apart from a refusal', async () => {

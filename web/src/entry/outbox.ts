@@ -43,6 +43,7 @@ const FAULTS_IN_A_ROW = 5;
 const SHUT = new Set([401, 403, 421]);
 /** Worth another try as it is: the server was too slow, or asked to be left alone. */
 const FOR_NOW = new Set([408, 425, 429]);
+const FAULT_IN_PROGRAM = 500;
 /** Arrivals are shown together this often, so that a long queue does not redraw the screen for each. */
 const SHOW_EVERY = 80;
 /** Where many wait, showing each of them would take longer than sending them. */
@@ -295,7 +296,7 @@ export class Outbox {
     });
   }
 
-  /** Where they are not taken, one of them is in the way of all: they go apart then. */
+  /** Where they are refused, or the program fails at them, one of them is in the way of all: then they go apart. */
   private async sendTogether(list: readonly Outgoing[]): Promise<Line | 'apart'> {
     const entries = list.map((one) => one.entry);
     try {
@@ -304,7 +305,7 @@ export class Outbox {
       return 'up';
     } catch (error) {
       const how = howItFailed(error);
-      if (how !== 'fault' && how !== 'refused') return how;
+      if (how !== 'refused' && !(error instanceof Refused && error.problem.status === FAULT_IN_PROGRAM)) return how;
       for (const { id } of entries) this.alone.add(id);
       return 'apart';
     }
