@@ -154,6 +154,37 @@ test('where the program fails at them, the one at which it fails is found', asyn
   expect([alone, together]).toEqual([['0', '1'], [['0', '1']]]);
 });
 
+test('one at which the program failed keeps no others from going together', async () => {
+  const { alone, together, counted } = letters(new Set());
+  let up = false;
+  const box = outbox('failed once', { ...counted, entry: (id, input) => (up ? counted.entry(id, input) : Promise.reject(refusal(500))) });
+  await box.add(at('0', 'A1-E1'));
+  await expect.poll(() => box.snapshot().line).toBe('fault');
+  up = true;
+  await box.add(at('1', 'A2-E1'), at('2', 'A3-E1'));
+  await settled(box, 0);
+  expect([alone, together]).toEqual([['0'], [['1', '2']]]);
+});
+
+test('a picture goes before its entry, and the entries beside it together', async () => {
+  const { alone, together, counted } = letters(new Set());
+  const pictures: string[] = [];
+  let up = false;
+  const offline = () => Promise.reject(new TypeError('no line'));
+  const box = outbox('picture beside', {
+    entry: (id, input) => (up ? counted.entry(id, input) : offline()),
+    together: (id, inputs) => (up ? counted.together(id, inputs) : offline()),
+    picture: (_, { name }) => (up ? (pictures.push(name), Promise.resolve(photograph(name))) : offline()),
+  });
+  await box.addPicture({ ...entry('of the picture'), kind: 'photograph' }, { bytes: new ArrayBuffer(1), name: 'abc', type: 'image/jpeg' });
+  await box.add(at('1', 'A2-E1'), at('2', 'A3-E1'));
+  await expect.poll(() => box.snapshot().line).toBe('offline');
+  up = true;
+  await box.flush();
+  await settled(box, 0);
+  expect([pictures, alone, together]).toEqual([['abc'], ['of the picture'], [['1', '2']]]);
+});
+
 test('a conflict is told apart from a refusal', async () => {
   const box = outbox('contested', () => Promise.reject(refusal(409)));
   void box.add(entry('mine'));
