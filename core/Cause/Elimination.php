@@ -457,8 +457,8 @@ final class Elimination
     }
 
     /**
-     * The event with the fewest neighbours and new pairs of them. Of equals the one with the fewest steps below it, then the one with the
-     * most factors, so that what an explanation touches comes together soon.
+     * The event whose elimination adds the fewest new pairs of neighbours (least fill); of equals the one with the fewest steps below it,
+     * then the one with the most factors, so that what an explanation touches comes together soon.
      *
      * @param non-empty-array<int, array<int, true>> $neighbours by event
      * @param array<int, int> $heights how many steps lead to each event, one after the other
@@ -473,7 +473,7 @@ final class Elimination
             foreach ($around as $one => $_) {
                 $pairs += count($around) - 1 - count(array_intersect_key($around, $neighbours[$one]));
             }
-            $cost = [intdiv($pairs, 2) + count($around), $heights[$event], -$counts[$event]];
+            $cost = [intdiv($pairs, 2), $heights[$event], -$counts[$event]];
             if ($least === null || $cost < $least) {
                 $least = $cost;
                 $best = $event;

@@ -96,8 +96,8 @@ final class ProofTest extends TestCase
         }
         sort($worked);
         sort($pairs);
-        self::assertLessThan(420, $worked[intdiv(\count($worked), 2)], 'messages of the median case');
-        self::assertLessThan(42_000, array_sum($worked), 'messages of all cases');
+        self::assertLessThan(380, $worked[intdiv(\count($worked), 2)], 'messages of the median case');
+        self::assertLessThan(40_000, array_sum($worked), 'messages of all cases');
         self::assertLessThan(1600, end($pairs), 'pairs summed exactly at most');
     }
 
