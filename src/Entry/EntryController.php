@@ -6,7 +6,6 @@ namespace MuteTapper\App\Entry;
 
 use MuteTapper\App\Record\CaseRecord;
 use MuteTapper\App\Shared\JsonBody;
-use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Entry\Entry;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -48,7 +47,7 @@ final class EntryController
     public function recordTogether(CaseRecord $case, Request $request, EntryRecorder $recorder): JsonResponse
     {
         $entries = JsonBody::of($request)->get('entries')->items(self::MOST_TOGETHER);
-        $recorded = $recorder->recordTogether($case, array_map(static fn (Node $entry): Entry => Entry::fromNode($entry), $entries));
+        $recorded = $recorder->recordTogether($case, array_map(Entry::fromNode(...), $entries));
 
         return new JsonResponse(['recorded' => $recorded]);
     }

@@ -146,9 +146,9 @@ test.each([429, 503, 507])('a server that is busy or full (%d) is asked again fo
   expect([alone, together]).toEqual([[], [letter, letter]]);
 });
 
-test('where the program fails at them, the one at which it fails is found', async () => {
-  const { alone, together, counted } = letters(new Set(), refusal(500), 1);
-  const box = outbox('fails', counted);
+test.each([408, 500, 502, 504])('where they take too long, or the program fails at them (%d), they go apart', async (status) => {
+  const { alone, together, counted } = letters(new Set(), refusal(status), 1);
+  const box = outbox(`fails ${status}`, counted);
   await box.add(at('0', 'A1-E1'), at('1', 'A2-E1'));
   await settled(box, 0);
   expect([alone, together]).toEqual([['0', '1'], [['0', '1']]]);

@@ -43,14 +43,15 @@ const FAULTS_IN_A_ROW = 5;
 const SHUT = new Set([401, 403, 421]);
 /** Worth another try as it is: the server was too slow, or asked to be left alone. */
 const FOR_NOW = new Set([408, 425, 429]);
-const FAULT_IN_PROGRAM = 500;
+/** Nothing of these is about what was sent: the server is busy, or its disk is full. */
+const BUSY = new Set([425, 429, 503, 507]);
 /** Arrivals are shown together this often, so that a long queue does not redraw the screen for each. */
 const SHOW_EVERY = 80;
 /** Where many wait, showing each of them would take longer than sending them. */
 const MANY = 8;
+const SHOW_MANY_EVERY = 600;
 /** So many go together at most: as much as is sent again where the line breaks. */
 const MOST_TOGETHER = 40;
-const SHOW_MANY_EVERY = 600;
 /** Pictures of a part are told apart by the beginning of their SHA-256. */
 const PICTURE_INDEX = 16;
 const CHANNEL = 'mute-tapper.outbox';
@@ -296,7 +297,7 @@ export class Outbox {
     });
   }
 
-  /** Where they are refused, or the program fails at them, one of them is in the way of all: then they go apart. */
+  /** Where they are refused, take too long, or the program fails at them, they go apart: one of them may be in the way of all. */
   private async sendTogether(list: readonly Outgoing[]): Promise<Line | 'apart'> {
     const entries = list.map((one) => one.entry);
     try {
@@ -305,7 +306,8 @@ export class Outbox {
       return 'up';
     } catch (error) {
       const how = howItFailed(error);
-      if (how !== 'refused' && !(error instanceof Refused && error.problem.status === FAULT_IN_PROGRAM)) return how;
+      if (how === 'offline' || how === 'shut') return how;
+      if (error instanceof Refused && BUSY.has(error.problem.status)) return 'fault';
       for (const { id } of entries) this.alone.add(id);
       return 'apart';
     }
