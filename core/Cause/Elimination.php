@@ -11,11 +11,6 @@ namespace MuteTapper\Core\Cause;
  */
 final class Elimination
 {
-    /** Bits that hold the number of a factor or of a step, and with it that of what comes from there. */
-    private const SOURCE_BITS = 13;
-    private const REACHING_BITS = 38;
-    private const FROM_STEP = 1 << self::SOURCE_BITS - 1;
-
     /**
      * What is multiplied in each step, and how the places of its tables follow those of what is left: where its event did not happen, and
      * where it did.
@@ -29,13 +24,12 @@ final class Elimination
     private array $stepOf = [];
     /** @var list<int> steps whose message goes nowhere: what is left of all events */
     private array $last = [];
-    /** @var list<int> factors without events; the table of none is nought */
+    /** @var array<int, true> factors without events; the table of none is nought */
     private array $constants = [];
+    /** What they come to where none is touched. */
     private ?float $still = null;
-    /** @var array<int, array<int, int>> number of what reaches a step, by what reached it before, what does now and from where: one number */
-    private array $reaching = [];
-    /** @var array<int, int> how many different things reached each step */
-    private array $counts = [];
+    /** @var array<int, array<int, int>> mark of each effect, by factor */
+    private array $marks = [];
     /** @var array<int, array<int, list<float>>> what each step yields, by the number of what reaches it */
     private array $messages = [];
     /** @var array<int, int> the step from which nothing goes on, by those that lead to it */
@@ -46,9 +40,9 @@ final class Elimination
     private array $tables = [];
     /** @var array<int, array<int, array{list<float>, list<float>}>> product of what is not touched in a step, by what is: a bit each */
     private array $resting = [];
-    /** @var array<int, array<int, int>> numbers that reach the steps where effects were followed all the way, by the key of these */
-    private array $followed = [];
-    /** @var array<int, array<int, list<float>>> what each step's message meets beyond it with effects at work, by the key of these */
+    /** @var array<int, Way> by key */
+    private array $ways = [];
+    /** @var array<int, array<int, list<float>>> what each step's message meets beyond it with effects at work, by the key of their way */
     private array $around = [];
     private int $width = 0;
     private float $power = 1.0;
@@ -73,20 +67,62 @@ final class Elimination
     /** @param array<int, int> $effects by factor, ascending; nought may be left out */
     public function likelihood(array $effects): float
     {
-        return $this->follow($effects, false)[0];
+        return $this->sum($effects, ...$this->follow($effects, false));
+    }
+
+    /**
+     * What an explanation does, followed all the way.
+     *
+     * @param int $key under which it is kept: of these effects and no others
+     * @param \Closure(): array<int, int> $effects by factor, ascending
+     */
+    public function way(int $key, \Closure $effects): Way
+    {
+        return $this->ways[$key] ??= $this->followed($key, $effects());
+    }
+
+    /**
+     * With two explanations at work together. Where only one of them comes by, all is as with that one alone.
+     *
+     * @param array<int, int> $shared effects on the factors that both touch
+     */
+    public function likelihoodOfBoth(Way $one, Way $other, array $shared): float
+    {
+        $effects = $shared + $one->effects + $other->effects;
+        $met = $this->meeting($one->met, $other->met);
+        $changes = [];
+        foreach ($shared as $factor => $effect) {
+            [$ofOne, $ofOther] = [$one->effects[$factor], $other->effects[$factor]];
+            $s = $this->stepOf[$factor];
+            if ($s !== null && ($effect | $ofOne | $ofOther) !== 0) {
+                $change = $this->mark($factor, $effect) ^ $this->mark($factor, $ofOne) ^ $this->mark($factor, $ofOther);
+                $changes[$s] = ($changes[$s] ?? 0) ^ $change;
+                $met = ($ofOne | $ofOther) === 0 ? $this->meeting($met, $s) : $met;
+            }
+        }
+        $numbers = $one->numbers + $other->numbers;
+        foreach (array_intersect_key($one->numbers, $other->numbers) as $s => $number) {
+            $change = $changes[$s] ?? 0;
+            $numbers[$s] = $number ^ $other->numbers[$s] ^ $change;
+            if ($s === $met) {
+                break;
+            }
+            $next = $this->next[$s];
+            $changes[$next] = ($changes[$next] ?? 0) ^ $change;
+        }
+
+        return $this->sum($effects, $numbers, $met);
     }
 
     /**
      * Mean over all states of what a factor's table is turned into, against the table itself.
      *
-     * @param int $key under which it is kept what the effects come to elsewhere: of these effects and no others
-     * @param array<int, int> $effects
      * @param \Closure(list<float>): list<float> $turned
      */
-    public function mean(int $key, array $effects, int $factor, \Closure $turned): float
+    public function mean(Way $way, int $factor, \Closure $turned): float
     {
-        $table = $this->table($factor, $effects[$factor] ?? 0);
-        $around = $this->around($key, $effects, $factor);
+        $table = $this->table($factor, $way->effects[$factor] ?? 0);
+        $around = $this->around($way, $factor);
         $sum = $whole = 0.0;
         foreach ($turned($table) as $i => $value) {
             $sum += $value * $around[$i];
@@ -101,7 +137,7 @@ final class Elimination
     {
         $powered = clone $this;
         $powered->messages = $powered->beyond = $powered->tables = $powered->resting = [];
-        $powered->reaching = $powered->counts = $powered->followed = $powered->around = [];
+        $powered->ways = $powered->around = [];
         $powered->still = null;
         $powered->power = $power;
 
@@ -118,97 +154,138 @@ final class Elimination
      * @param array<int, int> $effects
      * @param bool $isWhole all the way, not only to where all that these effects touch has come together
      *
-     * @return array{float, array<int, int>} the sum, and the numbers of what reaches the steps
+     * @return array{array<int, int>, int|null} numbers of what reaches the steps, and where all has come together; null where it does not
      */
     private function follow(array $effects, bool $isWhole): array
     {
-        if ($this->messages === []) {
-            foreach ($this->next as $s => $_) {
-                $this->messages[$s][0] = $this->message($s, [], []);
-            }
-        }
-        $total = $this->still ??= $this->still();
         $numbers = [];
-        $waiting = 0;
         foreach ($effects as $factor => $effect) {
-            if ($effect === 0) {
-                continue;
-            }
-            $s = $this->stepOf[$factor];
-            if ($s === null) {
-                $total *= $this->table($factor, $effect)[0] / $this->table($factor, 0)[0];
-            } else {
-                $waiting += isset($numbers[$s]) ? 0 : 1;
-                $reaching = ($numbers[$s] ?? 0) << self::REACHING_BITS | $effect << self::SOURCE_BITS | $factor;
-                $numbers[$s] = $this->reaching[$s][$reaching] ??= $this->counts[$s] = ($this->counts[$s] ?? 0) + 1;
+            $s = $effect === 0 ? null : $this->stepOf[$factor];
+            if ($s !== null) {
+                $numbers[$s] = ($numbers[$s] ?? 0) ^ ($this->marks[$factor][$effect] ?? $this->mark($factor, $effect));
             }
         }
-        $root = null;
+        $waiting = count($numbers);
+        $met = null;
+        $isOneTree = true;
         foreach ($waiting > 0 ? $this->next : [] as $s => $next) {
             if (!isset($numbers[$s])) {
                 continue;
             }
-            $number = $numbers[$s];
-            $message = $this->messages[$s][$number] ??= $this->message($s, $effects, $numbers);
-            if ($waiting === 1 && !$isWhole) {
-                // Beyond here all is as with none of them.
-                $sum = 0.0;
-                $beyond = $this->beyond[$s] ??= $this->beyond($s, [], [], $this->beyond);
-                foreach ($message as $i => $p) {
-                    $sum += $p * $beyond[$i];
+            if ($waiting === 1 && $isOneTree) {
+                $met ??= $s;
+                if (!$isWhole) {
+                    break;
                 }
-                $total *= $sum;
-                $root = $this->roots[$s];
-                break;
             }
             if ($next === null) {
                 --$waiting;
+                $isOneTree = false;
                 continue;
             }
             $waiting -= isset($numbers[$next]) ? 1 : 0;
-            $reaching = ($numbers[$next] ?? 0) << self::REACHING_BITS | $number << self::SOURCE_BITS | self::FROM_STEP | $s;
-            $numbers[$next] = $this->reaching[$next][$reaching] ??= $this->counts[$next] = ($this->counts[$next] ?? 0) + 1;
-        }
-        foreach ($this->last as $s) {
-            $total *= $s === $root ? 1.0 : $this->messages[$s][$numbers[$s] ?? 0][0];
+            $numbers[$next] = ($numbers[$next] ?? 0) ^ $numbers[$s];
         }
 
-        return [$total, $numbers];
+        return [$numbers, $met];
+    }
+
+    /** @param array<int, int> $effects */
+    private function followed(int $key, array $effects): Way
+    {
+        [$numbers, $met] = $this->follow($effects, true);
+        foreach ($effects as $factor => $effect) {
+            // What it does not change by itself it may change together with another.
+            for ($s = $effect === 0 ? $this->stepOf[$factor] : null; $s !== null && !isset($numbers[$s]); $s = $this->next[$s]) {
+                $numbers[$s] = 0;
+            }
+        }
+        ksort($numbers);
+
+        return new Way($key, $effects, $numbers, $met);
+    }
+
+    /** Where two steps lead to: the first that both come by; null where there is none. */
+    private function meeting(?int $one, ?int $other): ?int
+    {
+        while ($one !== $other && $one !== null && $other !== null) {
+            if ($one < $other) {
+                $one = $this->next[$one];
+            } else {
+                $other = $this->next[$other];
+            }
+        }
+
+        return $one === $other ? $one : null;
+    }
+
+    /**
+     * Sum over all states. Beyond where all that is touched has come together, and in other trees, all is as with none.
+     *
+     * @param array<int, int> $effects
+     * @param array<int, int> $numbers of what reaches the steps
+     */
+    private function sum(array $effects, array $numbers, ?int $met): float
+    {
+        $total = $this->still ??= $this->still();
+        foreach (array_intersect_key($effects, $this->constants) as $factor => $effect) {
+            $total *= $this->table($factor, $effect)[0] / $this->table($factor, 0)[0];
+        }
+        if ($met !== null) {
+            $sum = 0.0;
+            $beyond = $this->beyond[$met] ??= $this->beyond($met, [], [], $this->beyond);
+            foreach ($this->message($met, $effects, $numbers) as $i => $p) {
+                $sum += $p * $beyond[$i];
+            }
+            $total *= $sum;
+        }
+        foreach ($this->last as $s) {
+            $total *= $met !== null && $s === $this->roots[$met] ? 1.0 : $this->message($s, $effects, $numbers)[0];
+        }
+
+        return $total;
     }
 
     /** What the factors without events come to where none is touched. */
     private function still(): float
     {
         $still = 1.0;
-        foreach ($this->constants as $factor) {
+        foreach ($this->constants as $factor => $_) {
             $still *= $this->table($factor, 0)[0];
         }
 
         return $still;
     }
 
+    /** Sixty-four bits drawn for an effect on a factor; none where it does nothing. */
+    private function mark(int $factor, int $effect): int
+    {
+        return $this->marks[$factor][$effect] ??= $effect === 0 ? 0 : self::drawn($factor.' '.$effect);
+    }
+
+    private static function drawn(string $from): int
+    {
+        [1 => $bits] = (array) unpack('q', hash('xxh3', $from, true));
+
+        return is_int($bits) ? $bits : 0;
+    }
+
     /**
      * What a factor's table is multiplied with, and summed, but for what is the same for all of it.
      *
-     * @param array<int, int> $effects
-     *
      * @return list<float>
      */
-    private function around(int $key, array $effects, int $factor): array
+    private function around(Way $way, int $factor): array
     {
         $s = $this->stepOf[$factor];
         if ($s === null) {
             return [1.0];
         }
-        if (!isset($this->followed[$key])) {
-            $this->followed[$key] = $this->follow($effects, true)[1];
-            $this->around[$key] = [];
-        }
-        $numbers = $this->followed[$key];
-        $beyond = $this->around[$key][$s] ??= $this->beyond($s, $effects, $numbers, $this->around[$key]);
+        $this->around[$way->key] ??= [];
+        $beyond = $this->around[$way->key][$s] ??= $this->beyond($s, $way->effects, $way->numbers, $this->around[$way->key]);
         $of = (int) array_search($factor, $this->steps[$s]['factors'], true);
 
-        return $this->onto(count($this->table($factor, 0)), $s, $of, $beyond, $effects, $numbers);
+        return $this->onto(count($this->table($factor, 0)), $s, $of, $beyond, $way->effects, $way->numbers);
     }
 
     /**
@@ -229,7 +306,7 @@ final class Elimination
         $known[$next] ??= $this->beyond($next, $effects, $numbers, $known);
         $of = (int) array_search($s, $this->steps[$next]['steps'], true);
 
-        return $this->onto(count($this->messages[$s][0]), $next, $of, $known[$next], $effects, $numbers);
+        return $this->onto($this->steps[$s]['size'], $next, $of, $known[$next], $effects, $numbers);
     }
 
     /**
@@ -262,6 +339,19 @@ final class Elimination
     }
 
     /**
+     * What a step yields, worked out where it is not known.
+     *
+     * @param array<int, int> $effects
+     * @param array<int, int> $numbers of what reaches this step and those before
+     *
+     * @return list<float>
+     */
+    private function message(int $s, array $effects, array $numbers): array
+    {
+        return $this->messages[$s][$numbers[$s] ?? 0] ??= $this->summed($s, $effects, $numbers);
+    }
+
+    /**
      * Product of a step's tables, summed over its event.
      *
      * @param array<int, int> $effects
@@ -269,7 +359,7 @@ final class Elimination
      *
      * @return list<float>
      */
-    private function message(int $s, array $effects, array $numbers): array
+    private function summed(int $s, array $effects, array $numbers): array
     {
         ++$this->worked;
         [$touched, $mask] = $this->touched($s, $effects, $numbers);
@@ -314,8 +404,8 @@ final class Elimination
             }
         }
         foreach ($this->steps[$s]['steps'] as $m => $step) {
-            if (isset($numbers[$step])) {
-                $touched[$m] = $this->messages[$step][$numbers[$step]];
+            if (($numbers[$step] ?? 0) !== 0) {
+                $touched[$m] = $this->messages[$step][$numbers[$step]] ?? $this->message($step, $effects, $numbers);
                 $mask |= 1 << $m;
             }
         }
@@ -336,7 +426,7 @@ final class Elimination
         $off = $on = array_fill(0, $plan['size'], 1.0);
         foreach ($plan['maps'] as $m => $map) {
             if (($touched >> $m & 1) === 0) {
-                $values = isset($plan['steps'][$m]) ? $this->messages[$plan['steps'][$m]][0] : $this->table($plan['factors'][$m], 0);
+                $values = isset($plan['steps'][$m]) ? $this->message($plan['steps'][$m], [], []) : $this->table($plan['factors'][$m], 0);
                 [$off, $on] = self::times($off, $on, $values, $map);
             }
         }
@@ -383,7 +473,7 @@ final class Elimination
             }
             $this->stepOf[$f] = null;
             if ($scope === []) {
-                $this->constants[] = $f;
+                $this->constants[$f] = true;
             } else {
                 $waiting['f'.$f] = true;
                 $scopes['f'.$f] = $scope;

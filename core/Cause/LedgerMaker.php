@@ -83,7 +83,7 @@ final class LedgerMaker
     private function spread(PlacedCause $placed, ?PlacedCause $against): array
     {
         $spread = [];
-        foreach (array_keys($this->model->factorOf) as $sign) {
+        foreach ($this->model->presentSigns() as $sign) {
             $decibans = 0.0;
             foreach ([[1, $placed], [-1, $against]] as [$side, $one]) {
                 if ($one !== null) {

@@ -15,6 +15,8 @@ final readonly class Wiring
      * @param array<int, true> $reach items that it can leave, itself or through events
      * @param StationSet $denied stations where it is contradicted by a sign of its own
      * @param StationSet $suspect stations where anything in its reach is marked, and those reported failed
+     * @param array<int, int> $bearings how it bears on each factor that it touches, ascending: the same number for all that would do the
+     *                                  same there if they were at work as far
      */
     public function __construct(
         public array $events,
@@ -24,6 +26,7 @@ final readonly class Wiring
         public array $reach,
         public StationSet $denied,
         public StationSet $suspect,
+        public array $bearings,
     ) {
     }
 }

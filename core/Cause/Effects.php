@@ -1,0 +1,311 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MuteTapper\Core\Cause;
+
+use MuteTapper\Core\Knowledge\EventMode;
+use MuteTapper\Core\Knowledge\Link;
+
+/** What causes at work somewhere do to the factors of a graph: those that act alike do the same, and it is worked out once. [own] */
+final class Effects
+{
+    private const OTHER_EVENT = 0.05;
+    private const OTHER_SIGN = 0.03;
+    /** Bits that hold how a member bears on a factor, and with it where it is at work. */
+    private const BEARING_BITS = 12;
+    private const MEMBER_BITS = 30;
+
+    private readonly StationSet $nowhere;
+    /** @var array<string, int> number by extent */
+    private array $extents = [];
+    /** @var array<int, array<int, int>> effects of one at work, by factor and by where it is and how it bears on that */
+    private array $ofOne = [];
+    /** @var array<int, array<int, int>> effects of two, by factor and by the same of each */
+    private array $ofTwo = [];
+    /** @var array<int, Act> by number of the only member */
+    private array $acts = [];
+    /** @var array<int, array<string, float>> what the absent signs of an event weigh, by extent */
+    private array $absences = [];
+    /** @var array<int, array<int, array<string, float>>> what present signs weigh, by item, event, extent and where all is led to */
+    private array $ratios = [];
+    /** @var array<string, array<string, Extent>> where two are at work together, by the extent of each */
+    private array $together = [];
+
+    /** @param array<string, float> $leaks how likely each event comes about by itself */
+    public function __construct(private readonly Graph $graph, private readonly Factors $factors, private readonly Ground $ground, array $leaks)
+    {
+        $this->nowhere = StationSet::none($ground->all->size);
+        foreach ($graph->events as $event => $code) {
+            $this->factors->effect($event, [1 - ($leaks[$code] ?? 0.0), $this->absence($event, null)]);
+        }
+        foreach ($graph->factorOf as $number => $factor) {
+            $this->factors->effect($factor, $this->ofSign($number, []));
+        }
+    }
+
+    public function of(PlacedCause $member): Act
+    {
+        return $this->acts[$member->id] ??= $this->act($member);
+    }
+
+    /**
+     * What two at work do to the factors that both touch. To the others they do what either does alone.
+     *
+     * @return array<int, int> effects by factor, ascending
+     */
+    public function ofBoth(PlacedCause $first, PlacedCause $second): array
+    {
+        $ofFirst = $this->numberOf($first->extent) << self::BEARING_BITS;
+        $ofSecond = $this->numberOf($second->extent) << self::BEARING_BITS;
+        $bearings = $second->wiring->bearings;
+        $effects = [];
+        foreach (array_intersect_key($first->wiring->bearings, $bearings) as $factor => $bearing) {
+            $both = ($ofFirst | $bearing) << self::MEMBER_BITS | $ofSecond | $bearings[$factor];
+            $effects[$factor] = $this->ofTwo[$factor][$both] ??= $this->effect($factor, [$first, $second]);
+        }
+
+        return $effects;
+    }
+
+    /** Of something at work that is not listed: it switches everything on a little, free in place. */
+    public function ofOther(): Act
+    {
+        $effects = [];
+        $constant = 1.0;
+        foreach (array_keys($this->graph->events) as $event) {
+            [$off, $absence] = $this->factors->content($event, 0);
+            $effects[$event] = $this->factors->effect($event, [$off * (1 - self::OTHER_EVENT), $absence]);
+        }
+        foreach (array_keys($this->graph->items) as $number) {
+            $ratio = $this->graph->ratios->free($number, $this->nowhere, $this->nowhere);
+            $factor = $this->graph->factorOf[$number] ?? null;
+            if ($factor === null) {
+                $constant *= self::shrunk(self::OTHER_SIGN, $ratio);
+            } else {
+                $effects[$factor] = $this->factors->effect($factor, [...$this->factors->content($factor, 0), self::OTHER_SIGN, $ratio]);
+            }
+        }
+
+        return new Act($effects, $constant);
+    }
+
+    /**
+     * Where members lead to a sign: the covers of all its parents that they bring about; null where they lead to none.
+     *
+     * @param array<PlacedCause> $members
+     */
+    public function ledTo(int $number, array $members): ?StationSet
+    {
+        return $this->leading($number, $members)[2];
+    }
+
+    /**
+     * What the absent signs of its own and of an event weigh with these at work, one by one.
+     *
+     * @param array<PlacedCause> $members
+     * @param array<int, float> $on probability of each event
+     *
+     * @return float expected logarithm of the weight of one of them
+     */
+    public function absentSlope(int $number, array $on, array $members): float
+    {
+        $slope = 0.0;
+        foreach ($this->graph->signParents[$number] as [$event, $link]) {
+            $slope += $on[$event] * log($this->absent($number, $event, $link, $this->extent($event, $members)));
+        }
+        foreach ($members as $member) {
+            $slope += isset($member->wiring->signs[$number]) ? log($this->directly($number, $member)) : 0.0;
+        }
+
+        return $slope;
+    }
+
+    private function act(PlacedCause $member): Act
+    {
+        $effects = [];
+        $of = $this->numberOf($member->extent) << self::BEARING_BITS;
+        foreach ($member->wiring->bearings as $factor => $bearing) {
+            $effects[$factor] = $this->ofOne[$factor][$of | $bearing] ??= $this->effect($factor, [$member]);
+        }
+        $constant = 1.0;
+        foreach (array_diff_key($member->wiring->signs, $this->graph->factorOf) as $number => $_) {
+            $constant *= $this->directly($number, $member);
+        }
+
+        return new Act($effects, $constant);
+    }
+
+    private function numberOf(Extent $extent): int
+    {
+        return $this->extents[$extent->key] ??= count($this->extents);
+    }
+
+    /** @param non-empty-list<PlacedCause> $members */
+    private function effect(int $factor, array $members): int
+    {
+        $events = count($this->graph->events);
+        if ($factor >= $events) {
+            return $this->factors->effect($factor, $this->ofSign($this->graph->present[$factor - $events], $members));
+        }
+        $off = $this->factors->content($factor, 0)[0];
+        foreach ($members as $member) {
+            $off *= 1 - ($member->wiring->events[$factor] ?? 0.0);
+        }
+
+        return $this->factors->effect($factor, [$off, $this->absence($factor, $this->extent($factor, $members))]);
+    }
+
+    /**
+     * Strength and evidence ratio for each event that a present sign hangs on, then for each member that leaves it itself.
+     *
+     * @param list<PlacedCause> $members
+     *
+     * @return list<float>
+     */
+    private function ofSign(int $number, array $members): array
+    {
+        [$extents, $direct, $led] = $this->leading($number, $members);
+        $content = [];
+        foreach ($this->graph->signParents[$number] as [$event, $link]) {
+            $content[] = $this->strength($link, $extents[$event] ?? null);
+            $content[] = $this->ratio($number, $event, $extents[$event] ?? null, $led);
+        }
+        foreach ($direct as $member) {
+            $content[] = $member->wiring->signs[$number];
+            $content[] = $this->graph->ratios->of(
+                $number, $member->extent, EventMode::Same, $this->nowhere, $led ?? $member->extent->cover, $member->wiring->suspect,
+            );
+        }
+
+        return $content;
+    }
+
+    /**
+     * @param array<PlacedCause> $members
+     *
+     * @return array{array<int, Extent>, list<PlacedCause>, StationSet|null} where they lead to the events that a sign hangs on, those
+     *                                                                       that leave it themselves, and the covers of all of these
+     */
+    private function leading(int $number, array $members): array
+    {
+        $extents = $direct = [];
+        $led = null;
+        foreach ($this->graph->signParents[$number] as [$event]) {
+            $extent = $this->extent($event, $members);
+            if ($extent !== null) {
+                $extents[$event] = $extent;
+                $led = $led === null ? $extent->cover : $led->or($extent->cover);
+            }
+        }
+        foreach ($members as $member) {
+            if (isset($member->wiring->signs[$number])) {
+                $direct[] = $member;
+                $led = $led === null ? $member->extent->cover : $led->or($member->extent->cover);
+            }
+        }
+
+        return [$extents, $direct, $led];
+    }
+
+    /**
+     * Where an event that the members lead to is at work: where the member is that leads there more strongly, or where both
+     * are; one that is somewhere unknown yields. Null where none leads to it.
+     *
+     * @param array<PlacedCause> $members
+     */
+    private function extent(int $event, array $members): ?Extent
+    {
+        $held = null;
+        $rank = 0;
+        foreach ($members as $member) {
+            if (!isset($member->wiring->ranks[$event])) {
+                continue;
+            }
+            $own = $member->wiring->ranks[$event];
+            if ($held === null) {
+                $held = $member->extent;
+                $rank = $own;
+                continue;
+            }
+            $held = match (true) {
+                $held->isElsewhere !== $member->extent->isElsewhere => $held->isElsewhere ? $member->extent : $held,
+                $own !== $rank => $own > $rank ? $member->extent : $held,
+                default => $this->together[$held->key][$member->extent->key] ??= $held->with($member->extent),
+            };
+        }
+
+        return $held;
+    }
+
+    /** What all absent signs of an event weigh together if it happened there. */
+    private function absence(int $event, ?Extent $extent): float
+    {
+        $key = $extent->key ?? '';
+        if (!isset($this->absences[$event][$key])) {
+            $weight = 1.0;
+            foreach ($this->graph->marks[$event] as [$number, $link]) {
+                $weight *= isset($this->graph->factorOf[$number]) ? 1.0 : $this->absent($number, $event, $link, $extent);
+            }
+            $this->absences[$event][$key] = $weight;
+        }
+
+        return $this->absences[$event][$key];
+    }
+
+    /** What an absent sign of an event weighs if it happened there. */
+    private function absent(int $number, int $event, Link $link, ?Extent $extent): float
+    {
+        return self::shrunk($this->strength($link, $extent), $this->weight($number, $event, $extent, $extent?->cover));
+    }
+
+    /** What an absent sign weighs that a member would leave itself. */
+    private function directly(int $number, PlacedCause $member): float
+    {
+        $ratio = $this->graph->ratios->of(
+            $number, $member->extent, EventMode::Same, $this->nowhere, $member->extent->cover, $member->wiring->suspect,
+        );
+
+        return self::shrunk($member->wiring->signs[$number], $ratio);
+    }
+
+    private function strength(Link $link, ?Extent $extent): float
+    {
+        $isThere = $link->at === null || $extent === null || $this->ground->kinds[$link->at->value]->touches($extent->region);
+
+        return $isThere ? $link->strength->probability() : 0.0;
+    }
+
+    /** @param StationSet|null $led where the members lead; null where to nothing that the sign hangs on */
+    private function ratio(int $number, int $event, ?Extent $extent, ?StationSet $led): float
+    {
+        $where = $extent === null || $led === null ? '' : $extent->key.$led->key();
+
+        return $this->ratios[$number][$event][$where] ??= $this->weight($number, $event, $extent, $led);
+    }
+
+    private function weight(int $number, int $event, ?Extent $extent, ?StationSet $led): float
+    {
+        return $extent === null || $led === null
+            ? $this->graph->ratios->free($number, $this->graph->denied[$event], $this->graph->suspect[$event])
+            : $this->graph->ratios->of(
+                $number, $extent, $this->graph->modes[$event], $this->deniedIn($event, $extent->region), $led, $this->graph->suspect[$event],
+            );
+    }
+
+    /** An event that is contradicted all over its region is contradicted nowhere in particular: its absent marks say so already. */
+    private function deniedIn(int $event, StationSet $region): StationSet
+    {
+        if ($this->graph->denied[$event]->isEmpty()) {
+            return $this->nowhere;
+        }
+        $denied = $this->graph->denied[$event]->and($region);
+
+        return $denied->equals($region) ? $this->nowhere : $denied;
+    }
+
+    private static function shrunk(float $strength, float $ratio): float
+    {
+        return 1 - $strength * (1 - $ratio);
+    }
+}
