@@ -32,12 +32,12 @@ final class Effects
     /** @var array<string, array<string, Extent>> where two are at work together, by the extent of each */
     private array $together = [];
 
-    /** @param array<string, float> $leaks how likely each event comes about by itself */
+    /** @param array<int, float> $leaks how likely each event comes about by itself */
     public function __construct(private readonly Graph $graph, private readonly Factors $factors, private readonly Ground $ground, array $leaks)
     {
         $this->nowhere = StationSet::none($ground->all->size);
-        foreach ($graph->events as $event => $code) {
-            $this->factors->effect($event, [1 - ($leaks[$code] ?? 0.0), $this->absence($event, null)]);
+        foreach ($leaks as $event => $leak) {
+            $this->factors->effect($event, [1 - $leak, $this->absence($event, null)]);
         }
         foreach ($graph->factorOf as $number => $factor) {
             $this->factors->effect($factor, $this->ofSign($number, []));
@@ -112,10 +112,12 @@ final class Effects
     {
         $slope = 0.0;
         foreach ($this->graph->signParents[$number] as [$event, $link]) {
-            $slope += $on[$event] * log($this->absent($number, $event, $link, $this->extent($event, $members)));
+            $extent = $this->extent($event, $members);
+            $ratio = $this->graph->ratios->absent($number, $this->expected($event, $extent));
+            $slope += $on[$event] * log(self::shrunk($this->strength($link, $extent), $ratio));
         }
         foreach ($members as $member) {
-            $slope += isset($member->wiring->signs[$number]) ? log($this->directly($number, $member)) : 0.0;
+            $slope += isset($member->wiring->signs[$number]) ? log($this->directly($number, $member, self::expectedOf($member))) : 0.0;
         }
 
         return $slope;
@@ -129,8 +131,9 @@ final class Effects
             $effects[$factor] = $this->ofOne[$factor][$of | $bearing] ??= $this->effect($factor, [$member]);
         }
         $constant = 1.0;
+        $where = self::expectedOf($member);
         foreach (array_diff_key($member->wiring->signs, $this->graph->factorOf) as $number => $_) {
-            $constant *= $this->directly($number, $member);
+            $constant *= $this->directly($number, $member, $where);
         }
 
         return new Act($effects, $constant);
@@ -241,32 +244,42 @@ final class Effects
     /** What all absent signs of an event weigh together if it happened there. */
     private function absence(int $event, ?Extent $extent): float
     {
-        $key = $extent->key ?? '';
-        if (!isset($this->absences[$event][$key])) {
-            $weight = 1.0;
-            foreach ($this->graph->marks[$event] as [$number, $link]) {
-                $weight *= isset($this->graph->factorOf[$number]) ? 1.0 : $this->absent($number, $event, $link, $extent);
-            }
-            $this->absences[$event][$key] = $weight;
-        }
-
-        return $this->absences[$event][$key];
+        return $this->absences[$event][$extent->key ?? ''] ??= $this->absenceOf($event, $extent);
     }
 
-    /** What an absent sign of an event weighs if it happened there. */
-    private function absent(int $number, int $event, Link $link, ?Extent $extent): float
+    private function absenceOf(int $event, ?Extent $extent): float
     {
-        return self::shrunk($this->strength($link, $extent), $this->weight($number, $event, $extent, $extent?->cover));
+        $where = $this->expected($event, $extent);
+        $weight = 1.0;
+        foreach ($this->graph->marks[$event] as [$number, $link]) {
+            if (!isset($this->graph->factorOf[$number])) {
+                $weight *= self::shrunk($this->strength($link, $extent), $this->graph->ratios->absent($number, $where));
+            }
+        }
+
+        return $weight;
+    }
+
+    /** Where the marks of an event are expected. */
+    private function expected(int $event, ?Extent $extent): Expected
+    {
+        return $extent === null
+            ? $this->graph->ratios->expectedFree($this->graph->suspect[$event])
+            : new Expected($extent, Ratios::row($extent, $this->graph->modes[$event]), $extent->region->and($this->graph->suspect[$event]));
+    }
+
+    /** Where the marks are expected that a member leaves itself. */
+    private static function expectedOf(PlacedCause $member): Expected
+    {
+        return new Expected(
+            $member->extent, Ratios::row($member->extent, EventMode::Same), $member->extent->region->and($member->wiring->suspect),
+        );
     }
 
     /** What an absent sign weighs that a member would leave itself. */
-    private function directly(int $number, PlacedCause $member): float
+    private function directly(int $number, PlacedCause $member, Expected $where): float
     {
-        $ratio = $this->graph->ratios->of(
-            $number, $member->extent, EventMode::Same, $this->nowhere, $member->extent->cover, $member->wiring->suspect,
-        );
-
-        return self::shrunk($member->wiring->signs[$number], $ratio);
+        return self::shrunk($member->wiring->signs[$number], $this->graph->ratios->absent($number, $where));
     }
 
     private function strength(Link $link, ?Extent $extent): float
@@ -279,16 +292,11 @@ final class Effects
     /** @param StationSet|null $led where the members lead; null where to nothing that the sign hangs on */
     private function ratio(int $number, int $event, ?Extent $extent, ?StationSet $led): float
     {
-        $where = $extent === null || $led === null ? '' : $extent->key.$led->key();
-
-        return $this->ratios[$number][$event][$where] ??= $this->weight($number, $event, $extent, $led);
-    }
-
-    private function weight(int $number, int $event, ?Extent $extent, ?StationSet $led): float
-    {
         return $extent === null || $led === null
-            ? $this->graph->ratios->free($number, $this->graph->denied[$event], $this->graph->suspect[$event])
-            : $this->graph->ratios->of(
+            ? $this->ratios[$number][$event][''] ??= $this->graph->ratios->free(
+                $number, $this->graph->denied[$event], $this->graph->suspect[$event],
+            )
+            : $this->ratios[$number][$event][$extent->key.$led->key()] ??= $this->graph->ratios->of(
                 $number, $extent, $this->graph->modes[$event], $this->deniedIn($event, $extent->region), $led, $this->graph->suspect[$event],
             );
     }

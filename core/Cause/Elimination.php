@@ -364,23 +364,33 @@ final class Elimination
         ++$this->worked;
         [$touched, $mask] = $this->touched($s, $effects, $numbers);
         [$off, $on] = $this->resting[$s][$mask] ??= $this->resting($s, $mask);
+        $maps = $this->steps[$s]['maps'];
         $last = array_key_last($touched);
+        $values = array_pop($touched);
+        $other = array_key_last($touched);
+        $others = array_pop($touched);
+        foreach ($touched as $m => $rest) {
+            [$off, $on] = self::times($off, $on, $rest, $maps[$m]);
+        }
         $sum = [];
-        if ($last === null) {
+        if ($last === null || $values === null) {
             foreach ($off as $i => $p) {
                 $sum[] = $p + $on[$i];
             }
 
             return $sum;
         }
-        $maps = $this->steps[$s]['maps'];
-        $values = array_pop($touched);
-        foreach ($touched as $m => $others) {
-            [$off, $on] = self::times($off, $on, $others, $maps[$m]);
-        }
         [$whereOff, $whereOn] = $maps[$last];
+        if ($other === null || $others === null) {
+            foreach ($off as $i => $p) {
+                $sum[] = $p * $values[$whereOff[$i]] + $on[$i] * $values[$whereOn[$i]];
+            }
+
+            return $sum;
+        }
+        [$otherOff, $otherOn] = $maps[$other];
         foreach ($off as $i => $p) {
-            $sum[] = $p * $values[$whereOff[$i]] + $on[$i] * $values[$whereOn[$i]];
+            $sum[] = $p * $values[$whereOff[$i]] * $others[$otherOff[$i]] + $on[$i] * $values[$whereOn[$i]] * $others[$otherOn[$i]];
         }
 
         return $sum;
@@ -483,14 +493,18 @@ final class Elimination
         foreach ($scopes as $scope) {
             self::join($neighbours, $scope);
         }
+        $fills = [];
         while ($neighbours !== []) {
-            $event = self::cheapest($neighbours, $heights, $counts);
+            $fills += array_map(static fn (array $around): int => self::fill($around, $neighbours), array_diff_key($neighbours, $fills));
+            $event = self::cheapest($fills, $heights, $counts);
             self::join($neighbours, array_keys($neighbours[$event]));
             foreach ($neighbours[$event] as $other => $_) {
                 unset($neighbours[$other][$event]);
                 $heights[$other] = max($heights[$other], $heights[$event] + 1);
+                $fills = array_diff_key($fills, $neighbours[$other]);
             }
-            unset($neighbours[$event]);
+            $fills = array_diff_key($fills, $neighbours[$event]);
+            unset($neighbours[$event], $fills[$event]);
             $used = array_keys(
                 array_filter(
                     $waiting, static fn (bool $yes, string $key): bool => in_array($event, $scopes[$key], true), \ARRAY_FILTER_USE_BOTH,
@@ -550,27 +564,34 @@ final class Elimination
      * The event whose elimination adds the fewest new pairs of neighbours (least fill); of equals the one with the fewest steps below it,
      * then the one with the most factors, so that what an explanation touches comes together soon.
      *
-     * @param non-empty-array<int, array<int, true>> $neighbours by event
+     * @param non-empty-array<int, int> $fills new pairs of neighbours, by event
      * @param array<int, int> $heights how many steps lead to each event, one after the other
      * @param array<int, int> $counts of the factors of each event
      */
-    private static function cheapest(array $neighbours, array $heights, array $counts): int
+    private static function cheapest(array $fills, array $heights, array $counts): int
     {
-        $best = array_key_first($neighbours);
-        $least = null;
-        foreach ($neighbours as $event => $around) {
-            $pairs = 0;
-            foreach ($around as $one => $_) {
-                $pairs += count($around) - 1 - count(array_intersect_key($around, $neighbours[$one]));
-            }
-            $cost = [intdiv($pairs, 2), $heights[$event], -$counts[$event]];
-            if ($least === null || $cost < $least) {
-                $least = $cost;
-                $best = $event;
-            }
+        $costs = [];
+        foreach ($fills as $event => $fill) {
+            $costs[] = [$fill, $heights[$event], -$counts[$event], $event];
         }
 
-        return $best;
+        return min($costs)[3];
+    }
+
+    /**
+     * How many pairs of these are not neighbours yet.
+     *
+     * @param array<int, true> $around
+     * @param array<int, array<int, true>> $neighbours by event
+     */
+    private static function fill(array $around, array $neighbours): int
+    {
+        $pairs = 0;
+        foreach ($around as $one => $_) {
+            $pairs += count($around) - 1 - count(array_intersect_key($around, $neighbours[$one]));
+        }
+
+        return intdiv($pairs, 2);
     }
 
     /**

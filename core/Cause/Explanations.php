@@ -240,7 +240,12 @@ final class Explanations
 
     private function weightOf(PlacedCause ...$members): float
     {
-        return $this->model->likelihood(...$members) * array_product(array_column($members, 'share'));
+        $weight = $this->model->likelihood(...$members);
+        foreach ($members as $member) {
+            $weight *= $member->share;
+        }
+
+        return $weight;
     }
 
     /**

@@ -32,20 +32,23 @@ final readonly class LaidItem
 
     public static function on(Ground $ground, Item $item): self
     {
-        $byConfidence = $confidences = [];
+        $confidences = $covered = [];
+        $level = -1;
         foreach ($item->sites as $site => $confidence) {
-            $byConfidence[(string) $confidence][] = $ground->covered($site);
-            $confidences[(string) $confidence] = $confidence;
+            if ($level < 0 || $confidence !== $confidences[$level]) {
+                $confidences[++$level] = $confidence;
+            }
+            $covered[$level][] = $ground->covered($site);
         }
         $size = count($ground->stations);
         $marks = $looks = $denied = [];
         foreach ($confidences as $level => $confidence) {
-            $covered = StationSet::union($size, $byConfidence[$level]);
+            $stations = StationSet::union($size, $covered[$level]);
             if ($confidence > 0.5) {
-                $marks[] = [$confidence, $covered];
+                $marks[] = [$confidence, $stations]; // the surest come first
             } else {
-                $looks[] = [Item::ratioAt($confidence, $item->leak), $covered];
-                $denied = $confidence < Ratios::DENIES && !$item->isRelative ? [...$denied, $covered] : $denied;
+                $looks[] = [Item::ratioAt($confidence, $item->leak), $stations];
+                $denied = $confidence < Ratios::DENIES && !$item->isRelative ? [...$denied, $stations] : $denied;
             }
         }
         $marked = StationSet::union($size, array_column($marks, 1));
@@ -78,6 +81,25 @@ final readonly class LaidItem
         }
 
         return '';
+    }
+
+    /** How it was looked for with nothing there, in a word: the same for all items that were looked for in the same way. */
+    public function lookedFor(): string
+    {
+        $word = $this->item->site->value.($this->item->isRelative ? '~' : '');
+        foreach ($this->looks as [$ratio, $covered]) {
+            $word .= $ratio.':'.$covered->key();
+        }
+
+        return $word;
+    }
+
+    /** Whether the same was said of it at each of these stations. */
+    public function isAlikeOn(StationSet $stations): bool
+    {
+        $said = [...$this->marks, ...$this->looks];
+
+        return count($said) === 1 && $said[0][1]->holds($stations);
     }
 
     /** How many of its sites lie in a region, whole or in part. */

@@ -316,23 +316,24 @@ final class Model
      */
     private static function key(array $members): int
     {
-        $least = $most = 0;
+        $key = 0;
         foreach ($members as $member) {
             $number = $member->id + 1;
-            $least = min($number, $most);
-            $most = max($number, $most);
+            $key = $number < $key ? $number * self::MOST_PLACED + $key : $key * self::MOST_PLACED + $number;
         }
 
-        return $least * self::MOST_PLACED + $most;
+        return $key;
     }
 
-    /** @return array<string, float> how likely each event comes about by itself: a share of how likely its causes bring it about */
+    /** @return array<int, float> how likely each event comes about by itself: a share of how likely its causes bring it about */
     private function leaks(): array
     {
-        $leaks = [];
-        foreach ($this->network->paths() as $event => $paths) {
-            foreach ($paths as $cause => $path) {
-                $leaks[$event] = ($leaks[$event] ?? 0.0) + self::EVENT_LEAK_SHARE * $this->priors[$cause] * $path;
+        $leaks = array_fill(0, count($this->events), 0.0);
+        foreach ($this->network->causes as $code => $cause) {
+            foreach ($cause->forms as $form => $share) {
+                foreach ($this->wirings->anywhere($code, $form)->paths as $event => $path) {
+                    $leaks[$event] += self::EVENT_LEAK_SHARE * $this->priors[$code] * $share * $path;
+                }
             }
         }
 

@@ -16,12 +16,15 @@ final class Places
     /** What a region without any of the stations reported failed starts with. */
     public const WITHOUT_FAILED = 1 / 3;
 
-    /** @var array<string, list<string>> what was said of each station, by item */
+    /** @var array<int, LaidItem> items by which stations differ, by number */
+    private readonly array $telling;
+    /** @var array<string, array<int, string>> what they say of each station */
     private array $known = [];
 
     /** @param list<LaidItem> $items */
     public function __construct(private readonly Ground $ground, private readonly array $items, private readonly StationSet $failed)
     {
+        $this->telling = array_filter($items, static fn (LaidItem $laid): bool => !$laid->isAlikeOn($ground->all));
     }
 
     /**
@@ -103,7 +106,7 @@ final class Places
     /** What is known of a station as far as it is in reach: the same for stations that are alike. */
     private function known(StationSet $station, Wiring $wiring): string
     {
-        $this->known[$station->key()] ??= array_map(static fn (LaidItem $laid): string => $laid->said($station), $this->items);
+        $this->known[$station->key()] ??= array_map(static fn (LaidItem $laid): string => $laid->said($station), $this->telling);
 
         return implode(' ', [
             $this->ground->kindsOf($station), $this->failed->touches($station) ? 'failed' : '',

@@ -32,11 +32,16 @@ final class Ratios
     private array $spreadOf = [];
     /** @var array<string, float> weight of a spread by row and item */
     private array $weights = [];
+    /** @var list<string> how each item was looked for, and not found: the same for those of which the same was said everywhere */
+    private readonly array $lookedFor;
+    /** @var array<string, float> weight of what was missed, by how it was looked for, where and for whom */
+    private array $missed = [];
 
     /** @param list<LaidItem> $items */
     public function __construct(private readonly Ground $ground, private readonly array $items, private readonly Network $network)
     {
         $this->spreads = $this->judgeSpreads();
+        $this->lookedFor = array_map(static fn (LaidItem $laid): string => $laid->lookedFor(), $items);
     }
 
     /**
@@ -55,7 +60,7 @@ final class Ratios
         $row = self::row($extent, $mode);
         $best = $this->surest($laid, $extent->cover->without($denied));
         if ($best === null) {
-            return $this->missed($laid, $extent, $row, $suspect);
+            return $this->absent($item, new Expected($extent, $row, $extent->region->and($suspect)));
         }
         $y = $this->stray($laid, $led->without($denied));
 
@@ -70,9 +75,23 @@ final class Ratios
             return $laid->item->ratio;
         }
         $best = $this->surest($laid, $this->ground->all->without($denied));
-        $all = new Extent(Scope::All, $this->ground->all, $this->ground->all);
 
-        return $best === null ? $this->missed($laid, $all, SpreadRow::Leak, $suspect) : Item::ratioAt($best, $laid->item->leak);
+        return $best === null ? $this->absent($item, $this->expectedFree($suspect)) : Item::ratioAt($best, $laid->item->leak);
+    }
+
+    /** Where the marks are expected of what came about by itself, anywhere. */
+    public function expectedFree(StationSet $suspect): Expected
+    {
+        return new Expected(new Extent(Scope::All, $this->ground->all, $this->ground->all), SpreadRow::Leak, $suspect);
+    }
+
+    /** Of a sign that is not where it is expected. */
+    public function absent(int $item, Expected $where): float
+    {
+        $laid = $this->items[$item];
+
+        return $laid->item->site === Site::Engine ? $laid->item->ratio
+            : $this->missed[$this->lookedFor[$item].$where->key] ??= self::missed($laid, $where->extent, $where->row, $where->suspected);
     }
 
     /** What the spread of its mechanism's marks adds to a present sign, for a parent that reaches so far. */
@@ -122,7 +141,7 @@ final class Ratios
         return null;
     }
 
-    private function missed(LaidItem $laid, Extent $extent, SpreadRow $row, StationSet $suspect): float
+    private static function missed(LaidItem $laid, Extent $extent, SpreadRow $row, StationSet $suspected): float
     {
         if ($laid->item->isRelative && !$extent->scope->isLocal()) {
             return 1.0;
@@ -141,13 +160,13 @@ final class Ratios
         }
         [$one, $few, $most] = Spread::within($row);
         $weight = max($mean, $one * (1 - $lost / $sites) + $few * self::MISSED_BY_FEW ** $lost + $most * self::MISSED_BY_MOST ** $lost);
-        [$suspected, $lostThere] = self::lost($laid, $extent->region->and($suspect));
-        if ($suspected === 0) {
+        [$lookedThere, $lostThere] = self::lost($laid, $suspected);
+        if ($lookedThere === 0) {
             return $weight;
         }
-        $there = 1 - $lostThere / $suspected;
+        $there = 1 - $lostThere / $lookedThere;
 
-        return min($weight, $suspected > 1 ? max($there, self::MISSED_BY_MOST ** $lostThere) : $there);
+        return min($weight, $lookedThere > 1 ? max($there, self::MISSED_BY_MOST ** $lostThere) : $there);
     }
 
     /** @return array{int, float} how many sites of a region were looked at with nothing there, and what they lose together */
