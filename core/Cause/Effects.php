@@ -25,6 +25,8 @@ final class Effects
     private array $ofTwo = [];
     /** @var array<int, Act> by number of the only member */
     private array $acts = [];
+    /** @var array<int, array<string, Expected>> where the marks of an event are expected, by extent */
+    private array $expected = [];
     /** @var array<int, array<string, float>> what the absent signs of an event weigh, by extent */
     private array $absences = [];
     /** @var array<int, array<int, array<string, float>>> what present signs weigh, by item, event, extent and where all is led to */
@@ -33,8 +35,12 @@ final class Effects
     private array $together = [];
 
     /** @param array<int, float> $leaks how likely each event comes about by itself */
-    public function __construct(private readonly Graph $graph, private readonly Factors $factors, private readonly Ground $ground, array $leaks)
-    {
+    public function __construct(
+        private readonly Graph $graph,
+        private readonly Factors $factors,
+        private readonly Ground $ground,
+        array $leaks,
+    ) {
         $this->nowhere = StationSet::none($ground->all->size);
         foreach ($leaks as $event => $leak) {
             $this->factors->effect($event, [1 - $leak, $this->absence($event, null)]);
@@ -101,12 +107,10 @@ final class Effects
     }
 
     /**
-     * What the absent signs of its own and of an event weigh with these at work, one by one.
+     * Expected logarithm of what an absent sign weighs with these at work.
      *
-     * @param array<PlacedCause> $members
      * @param array<int, float> $on probability of each event
-     *
-     * @return float expected logarithm of the weight of one of them
+     * @param array<PlacedCause> $members
      */
     public function absentSlope(int $number, array $on, array $members): float
     {
@@ -263,17 +267,15 @@ final class Effects
     /** Where the marks of an event are expected. */
     private function expected(int $event, ?Extent $extent): Expected
     {
-        return $extent === null
+        return $this->expected[$event][$extent->key ?? ''] ??= $extent === null
             ? $this->graph->ratios->expectedFree($this->graph->suspect[$event])
-            : new Expected($extent, Ratios::row($extent, $this->graph->modes[$event]), $extent->region->and($this->graph->suspect[$event]));
+            : Expected::at($extent, $this->graph->modes[$event], $this->graph->suspect[$event]);
     }
 
     /** Where the marks are expected that a member leaves itself. */
     private static function expectedOf(PlacedCause $member): Expected
     {
-        return new Expected(
-            $member->extent, Ratios::row($member->extent, EventMode::Same), $member->extent->region->and($member->wiring->suspect),
-        );
+        return Expected::at($member->extent, EventMode::Same, $member->wiring->suspect);
     }
 
     /** What an absent sign weighs that a member would leave itself. */
@@ -292,12 +294,13 @@ final class Effects
     /** @param StationSet|null $led where the members lead; null where to nothing that the sign hangs on */
     private function ratio(int $number, int $event, ?Extent $extent, ?StationSet $led): float
     {
+        $ratios = $this->graph->ratios;
+        $suspect = $this->graph->suspect[$event];
+
         return $extent === null || $led === null
-            ? $this->ratios[$number][$event][''] ??= $this->graph->ratios->free(
-                $number, $this->graph->denied[$event], $this->graph->suspect[$event],
-            )
-            : $this->ratios[$number][$event][$extent->key.$led->key()] ??= $this->graph->ratios->of(
-                $number, $extent, $this->graph->modes[$event], $this->deniedIn($event, $extent->region), $led, $this->graph->suspect[$event],
+            ? $this->ratios[$number][$event][''] ??= $ratios->free($number, $this->graph->denied[$event], $suspect)
+            : $this->ratios[$number][$event][$extent->key.$led->key()] ??= $ratios->of(
+                $number, $extent, $this->graph->modes[$event], $this->deniedIn($event, $extent->region), $led, $suspect,
             );
     }
 

@@ -5,18 +5,14 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Cause;
 
 /**
- * Sums a product of factors over all states of the events, exactly, by variable elimination. One plan serves all
- * explanations. What an explanation does to a factor has a number, nought where it does nothing; what a step yields is kept
- * by the numbers that reach it, so that explanations which act alike share it.
+ * Sums a product of factors over all states of the events, exactly, by variable elimination. One plan serves all explanations. What an
+ * explanation does to a factor is an effect, nought where it does nothing. All that reaches a step is known by one number, the tokens of
+ * these effects taken together, and what a step yields is kept by it, so that explanations which act alike share it. [Zobrist 1970, from
+ * memory; of ten thousand numbers of sixty-four bits two meet by chance less than once in 10¹¹ cases.].
  */
 final class Elimination
 {
-    /**
-     * What is multiplied in each step, and how the places of its tables follow those of what is left: where its event did not happen, and
-     * where it did.
-     *
-     * @var list<array{factors: list<int>, steps: array<int, int>, maps: list<array{list<int>, list<int>}>, size: int}>
-     */
+    /** @var list<Step> */
     private array $steps = [];
     /** @var array<int, int|null> the step into which each step's message goes */
     private array $next = [];
@@ -24,12 +20,12 @@ final class Elimination
     private array $stepOf = [];
     /** @var list<int> steps whose message goes nowhere: what is left of all events */
     private array $last = [];
-    /** @var array<int, true> factors without events; the table of none is nought */
+    /** @var array<int, int> factors without events, by their number; the table of none is nought */
     private array $constants = [];
     /** What they come to where none is touched. */
     private ?float $still = null;
-    /** @var array<int, array<int, int>> mark of each effect, by factor */
-    private array $marks = [];
+    /** @var array<int, array<int, int>> of each effect, by factor */
+    private array $tokens = [];
     /** @var array<int, array<int, list<float>>> what each step yields, by the number of what reaches it */
     private array $messages = [];
     /** @var array<int, int> the step from which nothing goes on, by those that lead to it */
@@ -67,7 +63,7 @@ final class Elimination
     /** @param array<int, int> $effects by factor, ascending; nought may be left out */
     public function likelihood(array $effects): float
     {
-        return $this->sum($effects, ...$this->follow($effects, false));
+        return $this->constant($effects) * $this->sum($effects, ...$this->follow($effects, false));
     }
 
     /**
@@ -88,16 +84,21 @@ final class Elimination
      */
     public function likelihoodOfBoth(Way $one, Way $other, array $shared): float
     {
-        $effects = $shared + $one->effects + $other->effects;
         $met = $this->meeting($one->met, $other->met);
+        $constant = $one->constant * $other->constant / $this->still();
         $changes = [];
         foreach ($shared as $factor => $effect) {
-            [$ofOne, $ofOther] = [$one->effects[$factor], $other->effects[$factor]];
             $s = $this->stepOf[$factor];
-            if ($s !== null && ($effect | $ofOne | $ofOther) !== 0) {
-                $change = $this->mark($factor, $effect) ^ $this->mark($factor, $ofOne) ^ $this->mark($factor, $ofOther);
+            if ($s === null) {
+                $constant *= $this->table($factor, $effect)[0] * $this->table($factor, 0)[0]
+                    / ($this->table($factor, $one->effects[$factor])[0] * $this->table($factor, $other->effects[$factor])[0]);
+                continue;
+            }
+            $change = $one->tokens[$factor] ^ $other->tokens[$factor]
+                ^ ($effect === 0 ? 0 : $this->tokens[$factor][$effect] ?? $this->token($factor, $effect));
+            if ($change !== 0) {
                 $changes[$s] = ($changes[$s] ?? 0) ^ $change;
-                $met = ($ofOne | $ofOther) === 0 ? $this->meeting($met, $s) : $met;
+                $met = $effect === 0 ? $met : $this->meeting($met, $s);
             }
         }
         $numbers = $one->numbers + $other->numbers;
@@ -107,11 +108,13 @@ final class Elimination
             if ($s === $met) {
                 break;
             }
-            $next = $this->next[$s];
-            $changes[$next] = ($changes[$next] ?? 0) ^ $change;
+            if ($change !== 0) {
+                $next = $this->next[$s];
+                $changes[$next] = ($changes[$next] ?? 0) ^ $change;
+            }
         }
 
-        return $this->sum($effects, $numbers, $met);
+        return $constant * $this->sum($shared + $one->effects + $other->effects, $numbers, $met);
     }
 
     /**
@@ -136,8 +139,7 @@ final class Elimination
     public function powered(float $power): self
     {
         $powered = clone $this;
-        $powered->messages = $powered->beyond = $powered->tables = $powered->resting = [];
-        $powered->ways = $powered->around = [];
+        $powered->messages = $powered->beyond = $powered->tables = $powered->resting = $powered->ways = $powered->around = [];
         $powered->still = null;
         $powered->power = $power;
 
@@ -162,25 +164,23 @@ final class Elimination
         foreach ($effects as $factor => $effect) {
             $s = $effect === 0 ? null : $this->stepOf[$factor];
             if ($s !== null) {
-                $numbers[$s] = ($numbers[$s] ?? 0) ^ ($this->marks[$factor][$effect] ?? $this->mark($factor, $effect));
+                $numbers[$s] = ($numbers[$s] ?? 0) ^ ($this->tokens[$factor][$effect] ?? $this->token($factor, $effect));
             }
         }
         $waiting = count($numbers);
         $met = null;
-        $isOneTree = true;
         foreach ($waiting > 0 ? $this->next : [] as $s => $next) {
             if (!isset($numbers[$s])) {
                 continue;
             }
-            if ($waiting === 1 && $isOneTree) {
-                $met ??= $s;
+            if ($waiting === 1) {
+                $met ??= $s; // trees before it in the plan were followed to their ends
                 if (!$isWhole) {
                     break;
                 }
             }
             if ($next === null) {
                 --$waiting;
-                $isOneTree = false;
                 continue;
             }
             $waiting -= isset($numbers[$next]) ? 1 : 0;
@@ -201,8 +201,12 @@ final class Elimination
             }
         }
         ksort($numbers);
+        $tokens = [];
+        foreach ($effects as $factor => $effect) {
+            $tokens[$factor] = $this->token($factor, $effect);
+        }
 
-        return new Way($key, $effects, $numbers, $met);
+        return new Way($key, $effects, $tokens, $this->constant($effects), $numbers, $met);
     }
 
     /** Where two steps lead to: the first that both come by; null where there is none. */
@@ -220,17 +224,14 @@ final class Elimination
     }
 
     /**
-     * Sum over all states. Beyond where all that is touched has come together, and in other trees, all is as with none.
+     * Sum over all states, but for the factors without events. Beyond where all that is touched has come together all is as with none.
      *
      * @param array<int, int> $effects
      * @param array<int, int> $numbers of what reaches the steps
      */
     private function sum(array $effects, array $numbers, ?int $met): float
     {
-        $total = $this->still ??= $this->still();
-        foreach (array_intersect_key($effects, $this->constants) as $factor => $effect) {
-            $total *= $this->table($factor, $effect)[0] / $this->table($factor, 0)[0];
-        }
+        $total = 1.0;
         if ($met !== null) {
             $sum = 0.0;
             $beyond = $this->beyond[$met] ??= $this->beyond($met, [], [], $this->beyond);
@@ -249,25 +250,36 @@ final class Elimination
     /** What the factors without events come to where none is touched. */
     private function still(): float
     {
-        $still = 1.0;
-        foreach ($this->constants as $factor => $_) {
-            $still *= $this->table($factor, 0)[0];
+        return $this->still ??= array_product(array_map(fn (int $factor): float => $this->table($factor, 0)[0], $this->constants));
+    }
+
+    /**
+     * What the factors without events come to.
+     *
+     * @param array<int, int> $effects
+     */
+    private function constant(array $effects): float
+    {
+        $constant = $this->still();
+        foreach (array_intersect_key($effects, $this->constants) as $factor => $effect) {
+            $constant *= $this->table($factor, $effect)[0] / $this->table($factor, 0)[0];
         }
 
-        return $still;
+        return $constant;
     }
 
-    /** Sixty-four bits drawn for an effect on a factor; none where it does nothing. */
-    private function mark(int $factor, int $effect): int
+    /** What stands for an effect on a factor in the number of what reaches a step; nought where it does nothing. */
+    private function token(int $factor, int $effect): int
     {
-        return $this->marks[$factor][$effect] ??= $effect === 0 ? 0 : self::drawn($factor.' '.$effect);
+        return $effect === 0 ? 0 : $this->tokens[$factor][$effect] ??= self::drawn($factor.' '.$effect);
     }
 
-    private static function drawn(string $from): int
+    /** Sixty-four bits, as if drawn. */
+    private static function drawn(string $of): int
     {
-        [1 => $bits] = (array) unpack('q', hash('xxh3', $from, true));
+        $bits = hash('xxh3', $of);
 
-        return is_int($bits) ? $bits : 0;
+        return (int) hexdec(substr($bits, 0, 8)) << 32 | (int) hexdec(substr($bits, 8));
     }
 
     /**
@@ -283,7 +295,7 @@ final class Elimination
         }
         $this->around[$way->key] ??= [];
         $beyond = $this->around[$way->key][$s] ??= $this->beyond($s, $way->effects, $way->numbers, $this->around[$way->key]);
-        $of = (int) array_search($factor, $this->steps[$s]['factors'], true);
+        $of = (int) array_search($factor, $this->steps[$s]->factors, true);
 
         return $this->onto(count($this->table($factor, 0)), $s, $of, $beyond, $way->effects, $way->numbers);
     }
@@ -304,9 +316,9 @@ final class Elimination
             return [1.0];
         }
         $known[$next] ??= $this->beyond($next, $effects, $numbers, $known);
-        $of = (int) array_search($s, $this->steps[$next]['steps'], true);
+        $of = (int) array_search($s, $this->steps[$next]->steps, true);
 
-        return $this->onto($this->steps[$s]['size'], $next, $of, $known[$next], $effects, $numbers);
+        return $this->onto($this->steps[$s]->size, $next, $of, $known[$next], $effects, $numbers);
     }
 
     /**
@@ -326,9 +338,9 @@ final class Elimination
         $mask |= 1 << $of;
         [$off, $on] = $this->resting[$s][$mask] ??= $this->resting($s, $mask);
         foreach ($touched as $m => $values) {
-            [$off, $on] = self::times($off, $on, $values, $this->steps[$s]['maps'][$m]);
+            [$off, $on] = self::times($off, $on, $values, $this->steps[$s]->maps[$m]);
         }
-        [$whereOff, $whereOn] = $this->steps[$s]['maps'][$of];
+        [$whereOff, $whereOn] = $this->steps[$s]->maps[$of];
         $sums = array_fill(0, $size, 0.0);
         foreach ($beyond as $i => $p) {
             $sums[$whereOff[$i]] += $off[$i] * $p;
@@ -364,7 +376,7 @@ final class Elimination
         ++$this->worked;
         [$touched, $mask] = $this->touched($s, $effects, $numbers);
         [$off, $on] = $this->resting[$s][$mask] ??= $this->resting($s, $mask);
-        $maps = $this->steps[$s]['maps'];
+        $maps = $this->steps[$s]->maps;
         $last = array_key_last($touched);
         $values = array_pop($touched);
         $other = array_key_last($touched);
@@ -406,14 +418,14 @@ final class Elimination
     {
         $touched = [];
         $mask = 0;
-        foreach ($this->steps[$s]['factors'] as $m => $factor) {
+        foreach ($this->steps[$s]->factors as $m => $factor) {
             $effect = $effects[$factor] ?? 0;
             if ($effect !== 0) {
                 $touched[$m] = $this->tables[$factor][$effect] ?? $this->table($factor, $effect);
                 $mask |= 1 << $m;
             }
         }
-        foreach ($this->steps[$s]['steps'] as $m => $step) {
+        foreach ($this->steps[$s]->steps as $m => $step) {
             if (($numbers[$step] ?? 0) !== 0) {
                 $touched[$m] = $this->messages[$step][$numbers[$step]] ?? $this->message($step, $effects, $numbers);
                 $mask |= 1 << $m;
@@ -432,11 +444,11 @@ final class Elimination
      */
     private function resting(int $s, int $touched): array
     {
-        $plan = $this->steps[$s];
-        $off = $on = array_fill(0, $plan['size'], 1.0);
-        foreach ($plan['maps'] as $m => $map) {
+        $step = $this->steps[$s];
+        $off = $on = array_fill(0, $step->size, 1.0);
+        foreach ($step->maps as $m => $map) {
             if (($touched >> $m & 1) === 0) {
-                $values = isset($plan['steps'][$m]) ? $this->message($plan['steps'][$m], [], []) : $this->table($plan['factors'][$m], 0);
+                $values = isset($step->steps[$m]) ? $this->message($step->steps[$m], [], []) : $this->table($step->factors[$m], 0);
                 [$off, $on] = self::times($off, $on, $values, $map);
             }
         }
@@ -471,71 +483,61 @@ final class Elimination
     /**
      * Chooses the order and lays out, per step, how the indices of its tables follow the step's own.
      *
-     * @param list<list<int>> $factors
+     * @param list<list<int>> $scopes events of each factor
      */
-    private function plan(array $factors, int $eventCount): void
+    private function plan(array $scopes, int $eventCount): void
     {
-        $scopes = $waiting = [];
-        $counts = $heights = $eventCount === 0 ? [] : array_fill(0, $eventCount, 0);
-        foreach ($factors as $f => $scope) {
-            foreach ($scope as $event) {
-                ++$counts[$event];
-            }
+        $neighbours = $factorsOf = $messagesOf = $eventCount === 0 ? [] : array_fill(0, $eventCount, []);
+        $heights = $eventCount === 0 ? [] : array_fill(0, $eventCount, 0);
+        foreach ($scopes as $f => $scope) {
             $this->stepOf[$f] = null;
-            if ($scope === []) {
-                $this->constants[$f] = true;
-            } else {
-                $waiting['f'.$f] = true;
-                $scopes['f'.$f] = $scope;
+            foreach ($scope as $event) {
+                $factorsOf[$event][$f] = $scope;
             }
-        }
-        $neighbours = $eventCount === 0 ? [] : array_fill(0, $eventCount, []);
-        foreach ($scopes as $scope) {
+            if ($scope === []) {
+                $this->constants[$f] = $f;
+            }
             self::join($neighbours, $scope);
         }
+        $counts = array_map(count(...), $factorsOf);
         $fills = [];
         while ($neighbours !== []) {
             $fills += array_map(static fn (array $around): int => self::fill($around, $neighbours), array_diff_key($neighbours, $fills));
-            $event = self::cheapest($fills, $heights, $counts);
-            self::join($neighbours, array_keys($neighbours[$event]));
-            foreach ($neighbours[$event] as $other => $_) {
+            $event = self::cheapest($neighbours, $fills, $heights, $counts);
+            $others = array_keys($neighbours[$event]);
+            sort($others);
+            self::join($neighbours, $others);
+            foreach ($others as $other) {
                 unset($neighbours[$other][$event]);
                 $heights[$other] = max($heights[$other], $heights[$event] + 1);
                 $fills = array_diff_key($fills, $neighbours[$other]);
             }
             $fills = array_diff_key($fills, $neighbours[$event]);
             unset($neighbours[$event], $fills[$event]);
-            $used = array_keys(
-                array_filter(
-                    $waiting, static fn (bool $yes, string $key): bool => in_array($event, $scopes[$key], true), \ARRAY_FILTER_USE_BOTH,
-                ),
-            );
-            $union = array_values(
-                array_unique(array_merge([$event], ...array_map(static fn (string $key): array => $scopes[$key], $used))),
-            );
-            sort($union);
-            $this->width = max($this->width, count($union));
-            $step = ['factors' => [], 'steps' => [], 'maps' => [], 'size' => 1 << count($union) - 1];
+            $this->width = max($this->width, count($others) + 1);
             $s = count($this->steps);
-            usort($used, static fn (string $a, string $b): int => [$a[0], (int) substr($a, 1)] <=> [$b[0], (int) substr($b, 1)]);
-            foreach ($used as $key) {
-                unset($waiting[$key]);
-                $number = (int) substr($key, 1);
-                if ($key[0] === 'f') {
-                    $step['factors'][] = $number;
-                    $this->stepOf[$number] = $s;
-                } else {
-                    $step['steps'][count($step['maps'])] = $number;
-                    $this->next[$number] = $s;
+            $steps = $maps = [];
+            $factors = array_keys($factorsOf[$event]);
+            foreach ($factorsOf[$event] as $f => $scope) {
+                $this->stepOf[$f] = $s;
+                $maps[] = self::map($others, $event, $scope);
+                foreach ($scope as $one) {
+                    unset($factorsOf[$one][$f]);
                 }
-                $step['maps'][] = self::map($union, $event, $scopes[$key]);
             }
-            $this->steps[] = $step;
+            foreach ($messagesOf[$event] as $from => $scope) {
+                $this->next[$from] = $s;
+                $steps[count($maps)] = $from;
+                $maps[] = self::map($others, $event, $scope);
+                foreach ($scope as $one) {
+                    unset($messagesOf[$one][$from]);
+                }
+            }
+            foreach ($others as $other) {
+                $messagesOf[$other][$s] = $others;
+            }
+            $this->steps[] = new Step($factors, $steps, $maps, 1 << count($others));
             $this->next[] = null;
-            $scopes['s'.$s] = array_values(array_diff($union, [$event]));
-            if ($scopes['s'.$s] !== []) {
-                $waiting['s'.$s] = true;
-            }
         }
         $this->last = array_keys($this->next, null, true);
         foreach (array_reverse($this->next, true) as $s => $next) {
@@ -561,21 +563,23 @@ final class Elimination
     }
 
     /**
-     * The event whose elimination adds the fewest new pairs of neighbours (least fill); of equals the one with the fewest steps below it,
-     * then the one with the most factors, so that what an explanation touches comes together soon.
+     * The event with the fewest neighbours, so that tables stay small; of equals the one whose elimination makes the fewest of them
+     * neighbours of each other (least fill), then the one with the fewest steps below it, then the one with the most factors, so that what
+     * an explanation touches comes together soon.
      *
-     * @param non-empty-array<int, int> $fills new pairs of neighbours, by event
+     * @param non-empty-array<int, array<int, true>> $neighbours by event
+     * @param array<int, int> $fills new pairs of neighbours
      * @param array<int, int> $heights how many steps lead to each event, one after the other
      * @param array<int, int> $counts of the factors of each event
      */
-    private static function cheapest(array $fills, array $heights, array $counts): int
+    private static function cheapest(array $neighbours, array $fills, array $heights, array $counts): int
     {
         $costs = [];
-        foreach ($fills as $event => $fill) {
-            $costs[] = [$fill, $heights[$event], -$counts[$event], $event];
+        foreach ($neighbours as $event => $around) {
+            $costs[] = [count($around), $fills[$event], $heights[$event], -$counts[$event], $event];
         }
 
-        return min($costs)[3];
+        return min($costs)[4];
     }
 
     /**
@@ -595,27 +599,29 @@ final class Elimination
     }
 
     /**
-     * For each index over the union of events without one of them, the index into a table over some: where that one did not happen, and
-     * where it did.
+     * For each index over some events, the index into a table over an event and some of them: where that one did not happen, and where it
+     * did.
      *
-     * @param list<int> $union
-     * @param list<int> $scope
+     * @param list<int> $others ascending
+     * @param list<int> $scope of the table
      *
      * @return array{list<int>, list<int>}
      */
-    private static function map(array $union, int $event, array $scope): array
+    private static function map(array $others, int $event, array $scope): array
     {
-        $positions = array_map(static fn (int $one): int => (int) array_search($one, $union, true), $scope);
-        $of = 1 << (int) array_search($event, $union, true);
-        $map = [[], []];
-        for ($i = 0, $n = 1 << count($union); $i < $n; ++$i) {
-            $index = 0;
-            foreach ($positions as $bit => $position) {
-                $index |= (($i >> $position) & 1) << $bit;
+        $bits = array_flip($scope);
+        $off = [0];
+        foreach ($others as $other) {
+            $bit = isset($bits[$other]) ? 1 << $bits[$other] : 0;
+            foreach ($off as $index) {
+                $off[] = $index | $bit;
             }
-            $map[($i & $of) === 0 ? 0 : 1][] = $index;
+        }
+        $on = [];
+        foreach ($off as $index) {
+            $on[] = $index | 1 << $bits[$event];
         }
 
-        return $map;
+        return [$off, $on];
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace MuteTapper\Core\Cause;
 
 /**
- * The factors of a graph, those of its events, then of its present signs, then of links between events. What decides one is its content; an effect
- * is the number of a content, nought where nothing is at work.
+ * The factors of a graph: those of its events, then of its present signs, then of links between events. What decides one is its content; an
+ * effect is the number of a content, nought where nothing is at work.
  */
 final class Factors
 {
@@ -49,8 +49,8 @@ final class Factors
     }
 
     /**
-     * @param list<float> $content of an event: the chance that its causes leave it off, the weight of its absent signs; of a sign: strength and
-     *                             evidence ratio for each event that it hangs on, then for each cause at work that leaves it itself
+     * @param list<float> $content of an event: the chance that its causes leave it off, and the weight of its absent signs; of a sign:
+     *                             strength and evidence ratio for each event that it hangs on, then for each cause that leaves it itself
      */
     public function effect(int $factor, array $content): int
     {

@@ -77,7 +77,7 @@ final readonly class Graph
                 $suspect[$parent] = $suspect[$parent]->or($suspect[$number]);
             }
         }
-        $this->suspect = $suspect;
+        $this->suspect = array_values($suspect);
     }
 
     /**

@@ -40,6 +40,8 @@ final class Model
     /** @var array<string, list<PlacedCause>> */
     private array $placed = [];
     private int $placedCount = 0;
+    /** @var array<int, Way> by number of the only member */
+    private array $ways = [];
     /** @var array<int, float> likelihood by the numbers of the members */
     private array $likelihoods = [];
 
@@ -115,7 +117,7 @@ final class Model
     private function likelihoodOfBoth(PlacedCause $first, PlacedCause $second): float
     {
         return $this->effects->of($first)->constant * $this->effects->of($second)->constant
-            * $this->elimination->likelihoodOfBoth($this->way([$first]), $this->way([$second]), $this->effects->ofBoth($first, $second));
+            * $this->elimination->likelihoodOfBoth($this->wayOf($first), $this->wayOf($second), $this->effects->ofBoth($first, $second));
     }
 
     /** How likely the evidence is with something at work that is not listed: it switches everything on a little, free in place. */
@@ -186,7 +188,9 @@ final class Model
             return 1.0;
         }
 
-        return $this->graph->ratios->spread($number, $this->rowOf($sign, $placed)) ** (1 - $this->graph->ratios->stray($this->items[$number], $led));
+        $stray = $this->graph->ratios->stray($this->items[$number], $led);
+
+        return $this->graph->ratios->spread($number, $this->rowOf($sign, $placed)) ** (1 - $stray);
     }
 
     /** @return list<MarkSpread> how the marks of each mechanism lie */
@@ -282,6 +286,11 @@ final class Model
         }
 
         return $slopes;
+    }
+
+    private function wayOf(PlacedCause $member): Way
+    {
+        return $this->ways[$member->id] ??= $this->way([$member]);
     }
 
     /** @param array<PlacedCause> $members */

@@ -18,6 +18,10 @@ final class Places
 
     /** @var array<int, LaidItem> items by which stations differ, by number */
     private readonly array $telling;
+    /** @var array<int, StationSet> where each item is marked that is somewhere in particular */
+    private readonly array $marked;
+    /** @var array<int, list<int>> numbers of these stations */
+    private readonly array $numbers;
     /** @var array<string, array<int, string>> what they say of each station */
     private array $known = [];
 
@@ -25,6 +29,11 @@ final class Places
     public function __construct(private readonly Ground $ground, private readonly array $items, private readonly StationSet $failed)
     {
         $this->telling = array_filter($items, static fn (LaidItem $laid): bool => !$laid->isAlikeOn($ground->all));
+        $this->marked = array_map(
+            static fn (LaidItem $laid): StationSet => $laid->marked,
+            array_filter($items, static fn (LaidItem $laid): bool => $laid->isPlaced && $laid->item->isPresent),
+        );
+        $this->numbers = array_map(static fn (StationSet $stations): array => $stations->numbers(), $this->marked);
     }
 
     /**
@@ -88,7 +97,15 @@ final class Places
     private function stations(Wiring $wiring): array
     {
         $alike = [];
-        foreach ($this->byMarks(array_map($this->station(...), $wiring->suspect->numbers()), $wiring) as $station) {
+        $marks = array_fill_keys($wiring->suspect->numbers(), 0);
+        foreach (array_intersect_key($this->numbers, $wiring->reach) as $numbers) {
+            foreach ($numbers as $number) {
+                ++$marks[$number];
+            }
+        }
+        arsort($marks);
+        foreach (array_keys($marks) as $number) {
+            $station = StationSet::of($this->ground->all->size, [$number]);
             $alike[$this->known($station, $wiring)] ??= $station;
             if (count($alike) === self::TRIED) {
                 break;
@@ -96,11 +113,6 @@ final class Places
         }
 
         return array_values($alike);
-    }
-
-    private function station(int $number): StationSet
-    {
-        return StationSet::of($this->ground->all->size, [$number]);
     }
 
     /** What is known of a station as far as it is in reach: the same for stations that are alike. */
@@ -123,12 +135,9 @@ final class Places
     {
         $union = StationSet::none($this->ground->all->size);
         $sets = [];
-        foreach (array_keys($wiring->reach) as $number) {
-            $laid = $this->items[$number];
-            if ($laid->isPlaced && $laid->item->isPresent) {
-                $sets[] = $laid->marked;
-                $union = $union->or($laid->marked);
-            }
+        foreach (array_intersect_key($this->marked, $wiring->reach) as $marked) {
+            $sets[] = $marked;
+            $union = $union->or($marked);
         }
         $named = [
             ...(isset($scopes[Scope::Cylinder->value]) ? $this->ground->cylinders : []),
@@ -168,12 +177,7 @@ final class Places
      */
     private function byMarks(array $sets, Wiring $wiring): array
     {
-        $marked = [];
-        foreach (array_keys($wiring->reach) as $number) {
-            if ($this->items[$number]->isPlaced && $this->items[$number]->item->isPresent) {
-                $marked[] = $this->items[$number]->marked;
-            }
-        }
+        $marked = array_intersect_key($this->marked, $wiring->reach);
         $ranked = [];
         foreach ($sets as $set) {
             $marks = 0;

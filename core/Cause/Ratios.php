@@ -60,7 +60,7 @@ final class Ratios
         $row = self::row($extent, $mode);
         $best = $this->surest($laid, $extent->cover->without($denied));
         if ($best === null) {
-            return $this->absent($item, new Expected($extent, $row, $extent->region->and($suspect)));
+            return $this->absent($item, Expected::at($extent, $mode, $suspect));
         }
         $y = $this->stray($laid, $led->without($denied));
 

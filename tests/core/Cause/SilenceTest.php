@@ -8,6 +8,7 @@ use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\CaseFile\CaseFile;
 use MuteTapper\Core\CaseFile\Settings;
 use MuteTapper\Core\Cause\Beside;
+use MuteTapper\Core\Cause\Effects;
 use MuteTapper\Core\Cause\Evidence;
 use MuteTapper\Core\Cause\Explanations;
 use MuteTapper\Core\Cause\Item;
@@ -17,6 +18,7 @@ use MuteTapper\Core\Cause\Model;
 use MuteTapper\Core\Cause\Naming;
 use MuteTapper\Core\Cause\Places;
 use MuteTapper\Core\Cause\Ratios;
+use MuteTapper\Core\Cause\Wirings;
 use MuteTapper\Core\Document\Node;
 use MuteTapper\Core\Entry\Entry;
 use MuteTapper\Core\Entry\EntryKind;
@@ -168,10 +170,11 @@ final class SilenceTest extends TestCase
             'DENIES' => 0.1, 'STRAY' => [0.1, 0.4], 'STRAYED' => 0.8, 'LOOKED_FOR_SPREAD' => 7, 'MISSED_BY_FEW' => 0.75,
             'MISSED_BY_MOST' => 0.2,
         ], (new \ReflectionClass(Ratios::class))->getConstants());
+        self::assertSame(['EVENT_LEAK_SHARE' => 0.1, 'MOST_PLACED' => 1_000_000], (new \ReflectionClass(Model::class))->getConstants());
         self::assertSame([
-            'EVENT_LEAK_SHARE' => 0.1, 'OTHER_EVENT' => 0.05, 'OTHER_SIGN' => 0.03, 'RANKS' => [0.4, 0.1], 'MOST_PLACED' => 1_000_000,
-            'EXACT' => 1e9,
-        ], (new \ReflectionClass(Model::class))->getConstants());
+            'OTHER_EVENT' => 0.05, 'OTHER_SIGN' => 0.03, 'BEARING_BITS' => 12, 'MEMBER_BITS' => 30,
+        ], (new \ReflectionClass(Effects::class))->getConstants());
+        self::assertSame(['RANKS' => [0.4, 0.1]], (new \ReflectionClass(Wirings::class))->getConstants());
         self::assertSame(
             ['UNANSWERED' => 0.30, 'LOOKED_ABSENT' => 0.04, 'NOTHING' => 1e-9], (new \ReflectionClass(Evidence::class))->getConstants(),
         );
