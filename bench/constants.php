@@ -8,6 +8,7 @@ declare(strict_types=1);
 
 use MuteTapper\Core\Assessment\Assessment;
 use MuteTapper\Core\Cause\CarryOver;
+use MuteTapper\Core\Cause\Effects;
 use MuteTapper\Core\Cause\Evidence;
 use MuteTapper\Core\Cause\Explanations;
 use MuteTapper\Core\Cause\Model;
@@ -27,7 +28,8 @@ const CURVES = [
         'NONE_ON_DAMAGE' => [0.1, 0.5, 1.0], 'SINGLES' => [0.4, 1.5], 'PAIRS' => [0.1, 0.5], 'OTHER' => [0.02, 0.04, 0.16, 0.32],
     ],
     Evidence::class => ['UNANSWERED' => [0.2, 0.4], 'LOOKED_ABSENT' => [0.01, 0.02, 0.08]],
-    Model::class => ['EVENT_LEAK_SHARE' => [0.05, 0.2], 'OTHER_EVENT' => [0.02, 0.1], 'OTHER_SIGN' => [0.01, 0.06]],
+    Model::class => ['EVENT_LEAK_SHARE' => [0.05, 0.2]],
+    Effects::class => ['OTHER_EVENT' => [0.02, 0.1], 'OTHER_SIGN' => [0.01, 0.06]],
     Naming::class => ['LEADER_GAIN' => [7.0, 13.0], 'LEADER_PROBABILITY' => [0.4, 0.6], 'LEADER_UNEXPLAINED' => [0.2, 0.45]],
     CarryOver::class => ['PER_FAILURE' => [6.0, 12.0], 'MOST' => [10.0, 20.0]],
 ];
