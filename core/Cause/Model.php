@@ -64,10 +64,10 @@ final class Model
         $this->priors = array_map(static fn (float $weight): float => $weight / $total, $weights);
         $this->items = array_map(fn (Item $item): LaidItem => LaidItem::on($this->ground, $item), array_values($items));
         $this->numberOf = array_flip(array_keys($items));
-        $places = $this->ground->set($failed);
-        $this->graph = new Graph($this->network, $this->items, new Ratios($this->ground, $this->items, $this->network), $places);
+        $failedAt = $this->ground->set($failed);
+        $this->graph = new Graph($this->network, $this->items, new Ratios($this->ground, $this->items, $this->network), $failedAt);
         $this->events = $this->graph->events;
-        $this->places = new Places($this->ground, $this->items, $places);
+        $this->places = new Places($this->ground, $this->items, $failedAt);
         $this->wirings = new Wirings($this->graph, $this->ground);
         $this->factors = new Factors($this->graph);
         $this->effects = new Effects($this->graph, $this->factors, $this->ground, $this->leaks());
