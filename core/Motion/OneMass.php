@@ -31,41 +31,60 @@ final class OneMass extends ValveMotion
     protected function leapOf(int $mode): array
     {
         [$kappa, $gamma, $constant, $alpha, $beta] = $this->terms[$mode] ??= $this->termsOf($mode);
-        // Responses to forcings that grow with a power: the slope of each is the one before, so all follow from the last two. What does
-        // not touch the lobe is pressed by a constant alone.
-        if ($alpha > 0.0) {
-            [$p5, $p4] = self::responses(5, $kappa, $gamma);
-            $p3 = (1.0 - 5.0 * $gamma * $p4 - $kappa * $p5) / 20.0;
-            $p2 = (1.0 - 4.0 * $gamma * $p3 - $kappa * $p4) / 12.0;
-            $p1 = (1.0 - 3.0 * $gamma * $p2 - $kappa * $p3) / 6.0;
-            $p0 = (1.0 - 2.0 * $gamma * $p1 - $kappa * $p2) / 2.0;
-        } else {
+        // What does not touch the lobe is pressed by a constant alone.
+        if ($alpha <= 0.0) {
             [$p1, $p0] = self::responses(1, $kappa, $gamma);
-            $p2 = $p3 = $p4 = $p5 = 0.0;
+            $slope = 1.0 - $gamma * $p0 - $kappa * $p1;
+
+            return [
+                [1.0 - $kappa * $p0, $slope, 0.0, 0.0, $constant * $p0],
+                [-$kappa * $slope, 1.0 - $gamma * $slope - $kappa * $p0, 0.0, 0.0, $constant * $slope],
+            ];
         }
+        // Responses to forcings that grow with a power: the slope of each is the one before, so all follow from the last two.
+        [$p5, $p4] = self::responses(5, $kappa, $gamma);
+        $p3 = (1.0 - 5.0 * $gamma * $p4 - $kappa * $p5) * (1.0 / 20.0);
+        $p2 = (1.0 - 4.0 * $gamma * $p3 - $kappa * $p4) * (1.0 / 12.0);
+        $p1 = (1.0 - 3.0 * $gamma * $p2 - $kappa * $p3) * (1.0 / 6.0);
+        $p0 = (1.0 - 2.0 * $gamma * $p1 - $kappa * $p2) * 0.5;
         $slope = 1.0 - $gamma * $p0 - $kappa * $p1;
+        // By the powers of the lobe's quintic.
+        $y0 = $alpha * $p0;
+        $y1 = $alpha * $p1 + $beta * $p0;
+        $y2 = 0.5 * $alpha * $p2 + $beta * $p1;
+        $y3 = $alpha * $p3 + 3.0 * $beta * $p2;
+        $y4 = $alpha * $p4 + 4.0 * $beta * $p3;
+        $y5 = $alpha * $p5 + 5.0 * $beta * $p4;
+        $w0 = $alpha * $slope;
+        $w1 = $alpha * $p0 + $beta * $slope;
+        $w3 = 3.0 * ($alpha * $p2 + 2.0 * $beta * $p1);
+        $w4 = 4.0 * ($alpha * $p3 + 3.0 * $beta * $p2);
+        $w5 = 5.0 * ($alpha * $p4 + 4.0 * $beta * $p3);
+        $yRise = 10.0 * $y3 - 15.0 * $y4 + 6.0 * $y5;
+        $wRise = 10.0 * $w3 - 15.0 * $w4 + 6.0 * $w5;
 
         return [
             [
-                1.0 - $kappa * $p0, $slope, 0.0, 0.0, $constant * $p0, ...self::byFigures(
-                    $alpha * $p0, $alpha * $p1 + $beta * $p0, $alpha * $p2 + 2.0 * $beta * $p1, $alpha * $p3 + 3.0 * $beta * $p2,
-                    $alpha * $p4 + 4.0 * $beta * $p3, $alpha * $p5 + 5.0 * $beta * $p4,
-                ),
+                1.0 - $kappa * $p0, $slope, 0.0, 0.0, $constant * $p0, $y0 - $yRise, $y1 - 6.0 * $y3 + 8.0 * $y4 - 3.0 * $y5,
+                $y2 - 1.5 * $y3 + 1.5 * $y4 - 0.5 * $y5, $yRise, -4.0 * $y3 + 7.0 * $y4 - 3.0 * $y5, 0.5 * $y3 - $y4 + 0.5 * $y5,
             ],
             [
-                -$kappa * $slope, 1.0 - $gamma * $slope - $kappa * $p0, 0.0, 0.0, $constant * $slope, ...self::byFigures(
-                    $alpha * $slope, $alpha * $p0 + $beta * $slope, 2.0 * ($alpha * $p1 + $beta * $p0),
-                    3.0 * ($alpha * $p2 + 2.0 * $beta * $p1), 4.0 * ($alpha * $p3 + 3.0 * $beta * $p2),
-                    5.0 * ($alpha * $p4 + 4.0 * $beta * $p3),
-                ),
+                -$kappa * $slope, 1.0 - $gamma * $slope - $kappa * $p0, 0.0, 0.0, $constant * $slope,
+                $w0 - $wRise, $w1 - 6.0 * $w3 + 8.0 * $w4 - 3.0 * $w5, $alpha * $p1 + $beta * $p0 - 1.5 * $w3 + 1.5 * $w4 - 0.5 * $w5,
+                $wRise, -4.0 * $w3 + 7.0 * $w4 - 3.0 * $w5, 0.5 * $w3 - $w4 + 0.5 * $w5,
             ],
         ];
     }
 
-    protected function series(float $y, float $w, int $mode, array $powers): array
+    protected function series(float $y, float $w, int $mode): array
     {
         [$kappa, $gamma, $f0, $alpha, $beta] = $this->terms[$mode] ??= $this->termsOf($mode);
-        [$s0, $s1, $s2, $s3, $s4, $s5] = $powers;
+        $s0 = $this->c0;
+        $s1 = $this->c1;
+        $s2 = $this->c2;
+        $s3 = $this->c3;
+        $s4 = $this->c4;
+        $s5 = $this->c5;
         // The lobe presses with a quintic: six terms follow from it, the others from these.
         $f1 = $f2 = $f3 = $f4 = $f5 = 0.0;
         if ($alpha > 0.0) {
@@ -76,14 +95,18 @@ final class OneMass extends ValveMotion
             $f4 = $alpha * $s4 + 5.0 * $beta * $s5;
             $f5 = $alpha * $s5;
         }
-        $y2 = ($f0 - $gamma * $w - $kappa * $y) / 2.0;
-        $y3 = ($f1 - 2.0 * $gamma * $y2 - $kappa * $w) / 6.0;
-        $y4 = ($f2 - 3.0 * $gamma * $y3 - $kappa * $y2) / 12.0;
-        $y5 = ($f3 - 4.0 * $gamma * $y4 - $kappa * $y3) / 20.0;
-        $before = ($f4 - 5.0 * $gamma * $y5 - $kappa * $y4) / 30.0;
-        $now = ($f5 - 6.0 * $gamma * $before - $kappa * $y5) / 42.0;
-        $series = [$y - $s0, $w - $s1, $y2 - $s2, $y3 - $s3, $y4 - $s4, $y5 - $s5, $before, $now];
-        $n = 7.0;
+        $y2 = ($f0 - $gamma * $w - $kappa * $y) * 0.5;
+        $y3 = ($f1 - 2.0 * $gamma * $y2 - $kappa * $w) * (1.0 / 6.0);
+        $y4 = ($f2 - 3.0 * $gamma * $y3 - $kappa * $y2) * (1.0 / 12.0);
+        $y5 = ($f3 - 4.0 * $gamma * $y4 - $kappa * $y3) * (1.0 / 20.0);
+        $y6 = ($f4 - 5.0 * $gamma * $y5 - $kappa * $y4) * (1.0 / 30.0);
+        $y7 = ($f5 - 6.0 * $gamma * $y6 - $kappa * $y5) * (1.0 / 42.0);
+        $y8 = (7.0 * $gamma * $y7 + $kappa * $y6) * (-1.0 / 56.0);
+        $y9 = (8.0 * $gamma * $y8 + $kappa * $y7) * (-1.0 / 72.0);
+        $before = (9.0 * $gamma * $y9 + $kappa * $y8) * (-1.0 / 90.0);
+        $now = (10.0 * $gamma * $before + $kappa * $y9) * (-1.0 / 110.0);
+        $series = [$y - $s0, $w - $s1, $y2 - $s2, $y3 - $s3, $y4 - $s4, $y5 - $s5, $y6, $y7, $y8, $y9, $before, $now];
+        $n = 11.0;
         $nothing = self::NOTHING;
         while ($n < self::TERMS && ($now > $nothing || $now < -$nothing || $before > $nothing || $before < -$nothing)) {
             $next = -($gamma * $n * $now + $kappa * $before) / ($n * ($n + 1.0));
@@ -122,7 +145,7 @@ final class OneMass extends ValveMotion
         $train = $this->train;
         [$isHeld, $isSeated] = [($mode & self::AT_LOBE) !== 0, ($mode & self::AT_SEAT) !== 0];
         [$from, $load, $rate] = $train->spring->pieces[$mode >> self::PIECE];
-        $perMass = $this->cell ** 2 / $train->mass;
+        $perMass = $this->cell * $this->cell / $train->mass;
 
         return [
             $perMass * ($rate + ($isHeld ? $train->stiffness : 0.0) + ($isSeated ? $train->seatStiffness : 0.0)),
@@ -132,21 +155,6 @@ final class OneMass extends ValveMotion
             ),
             -$perMass * ($load - $rate * $from), $isHeld ? $perMass * $train->stiffness : 0.0,
             $isHeld ? $perMass * $this->dampingOverCell : 0.0,
-        ];
-    }
-
-    /**
-     * What answers to the powers of a lobe’s cell, by the six figures that these follow from: lift, slope and bend at either node.
-     *
-     * @return array{float, float, float, float, float, float}
-     */
-    private static function byFigures(float $c0, float $c1, float $c2, float $c3, float $c4, float $c5): array
-    {
-        $rise = 10 * $c3 - 15 * $c4 + 6 * $c5;
-
-        return [
-            $c0 - $rise, $c1 - 6 * $c3 + 8 * $c4 - 3 * $c5, 0.5 * $c2 - 1.5 * $c3 + 1.5 * $c4 - 0.5 * $c5,
-            $rise, -4 * $c3 + 7 * $c4 - 3 * $c5, 0.5 * $c3 - $c4 + 0.5 * $c5,
         ];
     }
 

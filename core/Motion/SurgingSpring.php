@@ -56,8 +56,9 @@ final class SurgingSpring extends ValveMotion
         return self::MOST_TURNS;
     }
 
-    protected function series(float $y, float $w, int $mode, array $powers): array
+    protected function series(float $y, float $w, int $mode): array
     {
+        $powers = [$this->c0, $this->c1, $this->c2, $this->c3, $this->c4, $this->c5];
         [$series, $this->springSeries] = $this->expand($y, $w, $this->q, $this->r, $mode, $this->pressing($mode, $powers));
         foreach ($powers as $n => $power) {
             $series[$n] -= $power;
@@ -152,7 +153,8 @@ final class SurgingSpring extends ValveMotion
         $passedOn = -$this->coupling / $this->springMass;
         $valve = [$y, $w];
         $spring = [$q, $r];
-        for ($n = 1; $n < self::TERMS && (isset($forcing[$n - 1]) || abs($y) + abs($w) + abs($q) + abs($r) > self::NOTHING); ++$n) {
+        $least = self::LEAST_TERMS - 1;
+        for ($n = 1; $n < self::TERMS && ($n < $least || abs($y) + abs($w) + abs($q) + abs($r) > self::NOTHING); ++$n) {
             $force = $forcing[$n - 1] ?? 0.0;
             $share = $n * ($n + 1.0);
             $nextY = ($force + $onY * $y + $onQ * $q + $n * ($onW * $w + $onR * $r)) / $share;
@@ -176,12 +178,28 @@ final class SurgingSpring extends ValveMotion
             $columns[] = $this->endOf($state, $mode, $nothing);
         }
         $columns[] = $this->endOf([0.0, 0.0, 0.0, 0.0], $mode, $this->pressing($mode, $nothing));
-        foreach (LobeCurve::POWERS as $shape) {
-            $columns[] = ($mode & self::AT_LOBE) === 0
-                ? [0.0, 0.0, 0.0, 0.0] : $this->endOf([0.0, 0.0, 0.0, 0.0], $mode, $this->pressing($mode, $shape, 0.0));
+        foreach (($mode & self::AT_LOBE) === 0 ? [] : LobeCurve::POWERS as $shape) {
+            $columns[] = $this->endOf([0.0, 0.0, 0.0, 0.0], $mode, $this->pressing($mode, $shape, 0.0));
         }
 
         return [array_column($columns, 0), array_column($columns, 1), array_column($columns, 2), array_column($columns, 3)];
+    }
+
+    /**
+     * @param non-empty-list<float> $series
+     *
+     * @return array{float, float} value and slope
+     */
+    private static function state(array $series, float $at): array
+    {
+        $value = $slope = 0.0;
+        $n = count($series);
+        while (--$n >= 0) {
+            $slope = $slope * $at + $value;
+            $value = $value * $at + $series[$n];
+        }
+
+        return [$value, $slope];
     }
 
     /**

@@ -25,7 +25,8 @@ abstract class ValveMotion
     protected const PIECE = 2;
     private const NEXT_PIECE = -1;
     private const PIECE_BEFORE = -2;
-    /** Most terms of a power series, and where it ends: the cells are cut so fine that it comes to that. */
+    /** Least and most terms of a power series, and where it ends: the cells are cut so fine that it comes to that. */
+    protected const LEAST_TERMS = 12;
     protected const TERMS = 40;
     protected const NOTHING = 1e-12;
     /** Natural angle over a cell up to which that holds. */
@@ -50,29 +51,53 @@ abstract class ValveMotion
     /** A lobe that bends less than this does not bend, metres a cell squared. */
     private const STRAIGHT = 1e-12;
 
-    protected float $y = 0.0;
-    protected float $w = 0.0;
-    /** Where a spring swings in itself: how far, and its slope over the cell. */
-    protected float $q = 0.0;
-    protected float $r = 0.0;
-    protected float $nextY = 0.0;
-    protected float $nextW = 0.0;
-    protected float $nextQ = 0.0;
-    protected float $nextR = 0.0;
-    /** Gap at the lobe where a stretch that was looked at last ends, and how it opens; below nothing where the train is squeezed. */
-    private float $open = 0.0;
-    private float $opening = 0.0;
-    /** Where it ends. */
-    private float $end = 0.0;
-    /** Force between lobe and valve at the last node and at the one before. */
-    private float $force = 0.0;
-    private float $forceBefore = 0.0;
+    // Without types, as they are written at every change of a contact: that a typed property is checked each time takes the compiler of
+    // PHP a tenth of a sweep.
+    /** @var float */
+    protected $y = 0.0;
+    /** @var float */
+    protected $w = 0.0;
+    /** @var float where a spring swings in itself: how far */
+    protected $q = 0.0;
+    /** @var float its slope over the cell */
+    protected $r = 0.0;
+    /** @var float */
+    protected $nextY = 0.0;
+    /** @var float */
+    protected $nextW = 0.0;
+    /** @var float */
+    protected $nextQ = 0.0;
+    /** @var float */
+    protected $nextR = 0.0;
+    /** @var float powers of the lift that is asked, about the beginning of the stretch that is looked at */
+    protected $c0 = 0.0;
+    /** @var float */
+    protected $c1 = 0.0;
+    /** @var float */
+    protected $c2 = 0.0;
+    /** @var float */
+    protected $c3 = 0.0;
+    /** @var float */
+    protected $c4 = 0.0;
+    /** @var float */
+    protected $c5 = 0.0;
+    /** @var float where the stretch was looked at last, or where it ends */
+    private $end = 0.0;
+    /** @var float gap at the lobe there; below nothing where the train is squeezed */
+    private $open = 0.0;
+    /** @var float how it opens */
+    private $opening = 0.0;
+    /** @var float force between lobe and valve at the last node */
+    private $force = 0.0;
+    /** @var float and at the one before */
+    private $forceBefore = 0.0;
+    /** @var float greatest force of the turn so far */
+    private $peak = 0.0;
+
     /** The next leap would lead through a change of contact. */
     private bool $isChanging = false;
     /** Up to this node a greatest force is looked for between the nodes, too: something has just changed, and it rings fast. */
     private int $watchedUntil = 0;
-    /** Greatest force of the turn so far. */
-    private float $peak = 0.0;
 
     protected readonly float $stiffness;
     protected readonly float $seatStiffness;
@@ -417,13 +442,11 @@ abstract class ValveMotion
     }
 
     /**
-     * The power series of the gap at the lobe from a state, in a mode: how far the lift is over what is asked.
+     * The power series of the gap at the lobe from a state, in a mode: how far the lift is over what is asked from there on.
      *
-     * @param array{float, float, float, float, float, float} $powers of the lift that is asked, about the same point
-     *
-     * @return non-empty-list<float> eight terms or more
+     * @return non-empty-list<float> LEAST_TERMS or more
      */
-    abstract protected function series(float $y, float $w, int $mode, array $powers): array;
+    abstract protected function series(float $y, float $w, int $mode): array;
 
     /** The state at a point of the series that was asked for last is now the valve's. */
     abstract protected function arrive(float $at): void;
@@ -479,7 +502,9 @@ abstract class ValveMotion
         $this->watchedUntil = $i = 0;
         if ($mode === self::AT_SEAT && $this->w === 0.0 && $this->y === $this->rest && !$isTraced) {
             // At rest until the lash is taken up.
-            while ($i < $this->nose && $this->asked[$i + 1] < $this->y) {
+            $asked = $this->asked;
+            $nose = $this->nose;
+            while ($i < $nose && $asked[$i + 1] < $this->rest) {
                 ++$i;
             }
             $this->wait($i);
@@ -617,10 +642,26 @@ abstract class ValveMotion
     {
         $before = $this->forceBefore;
         if ($before > 0.0 && $f0 >= $f1 && $f0 >= $before) {
-            $bow = $before - 2 * $f0 + $f1;
-            $this->peak = max($this->peak, $bow < 0.0 ? $f0 - ($f1 - $before) ** 2 / (8 * $bow) : $f0);
+            $this->noteForce(self::topOf($before, $f0, $f1));
         }
-        $this->peak = max($this->peak, $f1);
+        $this->noteForce($f1);
+    }
+
+    /** What max() would say, which is a call. */
+    private function noteForce(float $force): void
+    {
+        if ($force > $this->peak) {
+            $this->peak = $force;
+        }
+    }
+
+    /** The greatest of a parabola through three points, of which the middle one is the highest. */
+    private static function topOf(float $before, float $now, float $next): float
+    {
+        $bow = $before - 2.0 * $now + $next;
+        $tilt = $next - $before;
+
+        return $bow < 0.0 ? $now - $tilt * $tilt / (8.0 * $bow) : $now;
     }
 
     private function noteTop(float $top): void
@@ -632,12 +673,13 @@ abstract class ValveMotion
     /** The extreme of a cubic between two nodes with slopes of opposite sign. */
     private static function turningPoint(float $y0, float $w0, float $y1, float $w1): float
     {
-        $c2 = 3 * ($y1 - $y0) - 2 * $w0 - $w1;
-        $c3 = 2 * ($y0 - $y1) + $w0 + $w1;
-        $root = sqrt(max(0.0, $c2 * $c2 - 3 * $c3 * $w0));
+        $c2 = 3.0 * ($y1 - $y0) - 2.0 * $w0 - $w1;
+        $c3 = 2.0 * ($y0 - $y1) + $w0 + $w1;
+        $square = $c2 * $c2 - 3.0 * $c3 * $w0;
+        $root = $square > 0.0 ? sqrt($square) : 0.0;
         // The root at which the slope passes through nothing between the nodes, in the form that does not cancel.
         $bow = $w0 > 0.0 ? -$c2 : $c2;
-        $t = $bow < 0.0 ? ($root - $bow) / (3 * ($w0 > 0.0 ? -$c3 : $c3)) : abs($w0) / ($bow + $root);
+        $t = $bow < 0.0 ? ($root - $bow) / (3.0 * ($w0 > 0.0 ? -$c3 : $c3)) : abs($w0) / ($bow + $root);
 
         return $y0 + $t * ($w0 + $t * ($c2 + $t * $c3));
     }
@@ -652,57 +694,95 @@ abstract class ValveMotion
         return $found;
     }
 
-    /** @return array{float, float, float, float, float, float} powers of the lift that is asked over a cell */
-    private function powers(int $cell): array
+    /** What the lobe asks over a cell, in powers: as LobeCurve::powers() has it, in straight code. */
+    private function ask(int $cell): void
     {
-        return LobeCurve::powers(
-            $this->asked[$cell], $this->slope[$cell], $this->bend[$cell],
-            $this->asked[$cell + 1], $this->slope[$cell + 1], $this->bend[$cell + 1],
-        );
+        $s0 = $this->asked[$cell];
+        $p0 = $this->slope[$cell];
+        $b0 = $this->bend[$cell];
+        $rise = $this->asked[$cell + 1] - $s0;
+        $p1 = $this->slope[$cell + 1];
+        $b1 = $this->bend[$cell + 1];
+        $this->c0 = $s0;
+        $this->c1 = $p0;
+        $this->c2 = 0.5 * $b0;
+        $this->c3 = 10.0 * $rise - 6.0 * $p0 - 4.0 * $p1 - 1.5 * $b0 + 0.5 * $b1;
+        $this->c4 = -15.0 * $rise + 8.0 * $p0 + 7.0 * $p1 + 1.5 * $b0 - $b1;
+        $this->c5 = 6.0 * $rise - 3.0 * $p0 - 3.0 * $p1 - 0.5 * $b0 + 0.5 * $b1;
+    }
+
+    /** The same from another point of the cell on. */
+    private function askFrom(float $at): void
+    {
+        $c1 = $this->c1;
+        $c2 = $this->c2;
+        $c3 = $this->c3;
+        $c4 = $this->c4;
+        $c5 = $this->c5;
+        $this->c0 += $at * ($c1 + $at * ($c2 + $at * ($c3 + $at * ($c4 + $at * $c5))));
+        $this->c1 = $c1 + $at * (2.0 * $c2 + $at * (3.0 * $c3 + $at * (4.0 * $c4 + $at * 5.0 * $c5)));
+        $this->c2 = $c2 + $at * (3.0 * $c3 + $at * (6.0 * $c4 + $at * 10.0 * $c5));
+        $this->c3 = $c3 + $at * (4.0 * $c4 + $at * 10.0 * $c5);
+        $this->c4 = $c4 + $at * 5.0 * $c5;
     }
 
     /**
-     * A quintic about another point of its cell.
+     * What is so at a point of a stretch: gap and lift with their slopes. Twelve terms in straight code, as the compiler of PHP does not
+     * follow a loop in the loops that ask for this.
      *
-     * @param array{float, float, float, float, float, float} $powers
-     *
-     * @return array{float, float, float, float, float, float}
+     * @param non-empty-list<float> $gap at the lobe, LEAST_TERMS or more
      */
-    private static function about(array $powers, float $at): array
+    private function look(array $gap, float $at): void
     {
-        [$c0, $c1, $c2, $c3, $c4, $c5] = $powers;
-
-        return [
-            $c0 + $at * ($c1 + $at * ($c2 + $at * ($c3 + $at * ($c4 + $at * $c5)))),
-            $c1 + $at * (2.0 * $c2 + $at * (3.0 * $c3 + $at * (4.0 * $c4 + $at * 5.0 * $c5))),
-            $c2 + $at * (3.0 * $c3 + $at * (6.0 * $c4 + $at * 10.0 * $c5)), $c3 + $at * (4.0 * $c4 + $at * 10.0 * $c5),
-            $c4 + $at * 5.0 * $c5, $c5,
-        ];
-    }
-
-    /**
-     * @param non-empty-list<float> $series
-     *
-     * @return array{float, float} value and slope
-     */
-    protected static function state(array $series, float $at): array
-    {
-        $value = $slope = 0.0;
-        $n = count($series);
-        while (--$n >= 0) {
-            $slope = $slope * $at + $value;
-            $value = $value * $at + $series[$n];
+        [$g0, $g1, $g2, $g3, $g4, $g5, $g6, $g7, $g8, $g9, $g10, $g11] = $gap;
+        $open = $opening = 0.0;
+        for ($n = count($gap); $n > 12;) {
+            $opening = $opening * $at + $open;
+            $open = $open * $at + $gap[--$n];
         }
-
-        return [$value, $slope];
+        $opening = $opening * $at + $open;
+        $open = $open * $at + $g11;
+        $opening = $opening * $at + $open;
+        $open = $open * $at + $g10;
+        $opening = $opening * $at + $open;
+        $open = $open * $at + $g9;
+        $opening = $opening * $at + $open;
+        $open = $open * $at + $g8;
+        $opening = $opening * $at + $open;
+        $open = $open * $at + $g7;
+        $opening = $opening * $at + $open;
+        $open = $open * $at + $g6;
+        $opening = $opening * $at + $open;
+        $open = $open * $at + $g5;
+        $opening = $opening * $at + $open;
+        $open = $open * $at + $g4;
+        $opening = $opening * $at + $open;
+        $open = $open * $at + $g3;
+        $opening = $opening * $at + $open;
+        $open = $open * $at + $g2;
+        $opening = $opening * $at + $open;
+        $open = $open * $at + $g1;
+        $opening = $opening * $at + $open;
+        $open = $open * $at + $g0;
+        $c1 = $this->c1;
+        $c2 = $this->c2;
+        $c3 = $this->c3;
+        $c4 = $this->c4;
+        $c5 = $this->c5;
+        $this->end = $at;
+        $this->open = $open;
+        $this->opening = $opening;
+        $this->nextY = $open + $this->c0 + $at * ($c1 + $at * ($c2 + $at * ($c3 + $at * ($c4 + $at * $c5))));
+        $this->nextW = $opening + $c1 + $at * (2.0 * $c2 + $at * (3.0 * $c3 + $at * (4.0 * $c4 + $at * 5.0 * $c5)));
     }
 
     /** Greatest force between two nodes, while it rings. */
     private function watch(float $y, float $w, int $cell, int $mode, float $y1, float $w1, float $f0, float $f1): void
     {
-        $this->peak = max($this->peak, $f1);
+        $this->noteForce($f1);
         if ($this->riseOf($y, $w, $cell, $mode) > 0.0 && $this->riseOf($y1, $w1, $cell + 1, $mode) < 0.0) {
-            $this->noteForces($this->series($y, $w, $mode, $this->powers($cell)), 1.0, $f0, $f1);
+            $this->ask($cell);
+            $this->noteForces($this->series($y, $w, $mode), 1.0, $f0, $f1);
         }
     }
 
@@ -723,9 +803,7 @@ abstract class ValveMotion
         $before = $first;
         $now = $this->forceAt($gap, 0.25 * $end);
         foreach ([$middle, $this->forceAt($gap, 0.75 * $end), $last] as $next) {
-            $bow = $before - 2 * $now + $next;
-            $isTop = $now >= $before && $now >= $next && $bow < 0.0;
-            $this->peak = max($this->peak, $isTop ? $now - ($next - $before) ** 2 / (8 * $bow) : $now);
+            $this->noteForce($now >= $before && $now >= $next ? self::topOf($before, $now, $next) : $now);
             $before = $now;
             $now = $next;
         }
@@ -734,9 +812,9 @@ abstract class ValveMotion
     /** @param non-empty-list<float> $gap at the lobe */
     private function forceAt(array $gap, float $at): float
     {
-        [$open, $opening] = self::state($gap, $at);
+        $this->look($gap, $at);
 
-        return -$this->stiffness * $open - $this->dampingOverCell * $opening;
+        return -$this->stiffness * $this->open - $this->dampingOverCell * $this->opening;
     }
 
     /** Through a cell in which contacts change, from change to change; the mode at its end. */
@@ -745,13 +823,13 @@ abstract class ValveMotion
         $stiffness = $this->stiffness;
         $over = $this->dampingOverCell;
         $isAsked = $this->asked[$cell + 1] > 0.0;
-        $powers = $this->powers($cell);
+        $this->ask($cell);
         $width = 1.0;
         for ($change = 0; $change < self::MOST_CHANGES; ++$change) {
             $y0 = $this->y;
             $w0 = $this->w;
-            $gap = $this->series($y0, $w0, $mode, $powers);
-            $which = $this->firstChange($gap, $powers, $mode, $cell, $width, $change > 0);
+            $gap = $this->series($y0, $w0, $mode);
+            $which = $this->firstChange($gap, $mode, $cell, $width, $change > 0);
             $end = $this->end;
             $open = $this->open;
             $opening = $this->opening;
@@ -764,13 +842,13 @@ abstract class ValveMotion
             if (($mode & self::AT_LOBE) !== 0) {
                 $first = -$stiffness * $gap[0] - $over * $gap[1];
                 $last = -$stiffness * $open - $over * $opening;
-                $this->peak = max($this->peak, $last);
+                $this->noteForce($last);
                 if ($first > self::NEAR_PEAK * $this->peak || $last > self::NEAR_PEAK * $this->peak) {
                     $this->noteForces($gap, $end, $first, $last);
                 }
             } elseif ($isAsked) {
                 $this->lost += ($mode & self::AT_SEAT) === 0 ? $end : 0.0;
-                $this->partsOverNose = $this->partsOverNose || ($powers[2] < -self::STRAIGHT && $open > 0.0);
+                $this->partsOverNose = $this->partsOverNose || ($this->c2 < -self::STRAIGHT && $open > 0.0);
                 if ($gap[1] > 0.0 && $opening <= 0.0) {
                     $this->gap = max($this->gap, self::turningPoint($gap[0], $gap[1] * $end, $open, $opening * $end));
                 }
@@ -787,7 +865,7 @@ abstract class ValveMotion
                 default => $mode ^ $which,
             };
             $width -= $end;
-            $powers = self::about($powers, $end);
+            $this->askFrom($end);
         }
 
         return $mode; // so many changes in one cell: it chatters, and the next cell goes on from here
@@ -814,136 +892,99 @@ abstract class ValveMotion
      * and what is so there are noted as next.
      *
      * @param non-empty-list<float> $gap at the lobe
-     * @param array{float, float, float, float, float, float} $powers of the lift that is asked
      *
      * @return int which; nothing where none changes
      */
-    private function firstChange(array $gap, array $powers, int $mode, int $cell, float $width, bool $isAfterChange): int
+    private function firstChange(array $gap, int $mode, int $cell, float $width, bool $isAfterChange): int
     {
         $stiffness = $this->stiffness;
         $over = $this->dampingOverCell;
+        $seat = $this->seatStiffness;
+        $seatOver = $this->seatDampingOverCell;
         $isHeld = ($mode & self::AT_LOBE) !== 0;
         $isSeated = ($mode & self::AT_SEAT) !== 0;
-        [$c0, $c1, $c2, $c3, $c4, $c5] = $powers;
-        $last = count($gap) - 1;
-        $which = 0;
+        $wholeY = $this->nextY;
+        $wholeW = $this->nextW;
         $earlier = $isAfterChange ? self::AFTER : 0.0;
         $at = 0.5 * $width > $earlier ? 0.5 * $width : $width;
         while (true) {
             if ($at < 1.0 || $isAfterChange) {
-                $open = $opening = 0.0;
-                for ($n = $last; $n >= 0; --$n) {
-                    $opening = $opening * $at + $open;
-                    $open = $open * $at + $gap[$n];
-                }
-                $y = $open + $c0 + $at * ($c1 + $at * ($c2 + $at * ($c3 + $at * ($c4 + $at * $c5))));
-                $w = $opening + $c1 + $at * (2.0 * $c2 + $at * (3.0 * $c3 + $at * (4.0 * $c4 + $at * 5.0 * $c5)));
+                $this->look($gap, $at);
             } else {
                 // What the whole cell leads to is known from the leap that it could not take.
-                $y = $this->nextY;
-                $w = $this->nextW;
-                $open = $y - $this->asked[$cell + 1];
-                $opening = $w - $this->slope[$cell + 1];
+                $this->end = $at;
+                $this->nextY = $wholeY;
+                $this->nextW = $wholeW;
+                $this->open = $wholeY - $this->asked[$cell + 1];
+                $this->opening = $wholeW - $this->slope[$cell + 1];
             }
-            if ($which !== 0 || $at <= $earlier) {
-                break;
+            if ($at <= $earlier) {
+                return 0;
             }
+            $which = 0;
             $end = $at;
-            $force = $stiffness * $open + $over * $opening;
+            $open = $this->open;
+            $y = $this->nextY;
+            $w = $this->nextW;
+            $force = $stiffness * $open + $over * $this->opening;
             if ($isHeld ? $force > 0.0 : $open < 0.0 && $force < 0.0) {
-                $end = $this->changeOf($gap, $stiffness, $over, $isHeld, $earlier, $at, $open, $force);
+                $end = $this->changeOf($gap, null, $stiffness, $over, $isHeld, $earlier, $at, $open, $force);
                 $which = self::AT_LOBE;
             }
             if ($y <= self::CLEAR) {
-                $force = $this->seatStiffness * $y + $this->seatDampingOverCell * $w;
+                $force = $seat * $y + $seatOver * $w;
                 if ($isSeated ? $force > 0.0 : $y < 0.0 && $force < 0.0) {
-                    $change = $this->changeOf(
-                        self::liftOf($gap, $powers), $this->seatStiffness, $this->seatDampingOverCell, $isSeated, $earlier, $at, $y, $force,
-                    );
+                    $change = $this->changeOf($gap, 0.0, $seat, $seatOver, $isSeated, $earlier, $at, $y, $force);
                     if ($which === 0 || $change < $end) {
                         $end = $change;
                         $which = self::AT_SEAT;
                     }
                 }
             }
-            foreach ($this->hasPieces ? $this->limits($mode, self::liftOf($gap, $powers)) : [] as $limit => $beyond) {
-                $far = self::state($beyond, $at)[0];
-                if ($far > 0.0) {
-                    $change = $this->changeOf($beyond, $this->seatStiffness, 0.0, true, $earlier, $at, $far, $this->seatStiffness * $far);
+            if ($this->hasPieces) {
+                [$from, $to] = $this->span($mode);
+                $isOver = $y > $to;
+                // Beyond its piece it is as if a contact had opened; before the first there is the seat.
+                if ($isOver || ($y < $from && $mode >> self::PIECE > 0)) {
+                    $limit = $isOver ? $to : $from;
+                    $pull = $isOver ? $seat : -$seat;
+                    $change = $this->changeOf($gap, $limit, $pull, 0.0, true, $earlier, $at, $y - $limit, $pull * ($y - $limit));
                     if ($which === 0 || $change < $end) {
                         $end = $change;
-                        $which = $limit;
+                        $which = $isOver ? self::NEXT_PIECE : self::PIECE_BEFORE;
                     }
                 }
             }
-            if ($which === 0 && $at >= $width) {
-                break;
+            if ($which !== 0) {
+                if ($this->end !== $end) {
+                    $this->look($gap, $end);
+                }
+
+                return $which;
+            }
+            if ($at >= $width) {
+                return 0;
             }
             $earlier = $at;
-            $at = $which === 0 ? $width : $end;
+            $at = $width;
         }
-        $this->end = $at;
-        $this->nextY = $y;
-        $this->nextW = $w;
-        $this->open = $open;
-        $this->opening = $opening;
-
-        return $which;
     }
 
     /**
-     * The lift, by the gap at the lobe.
-     *
-     * @param non-empty-list<float> $gap
-     * @param array{float, float, float, float, float, float} $powers of the lift that is asked
-     *
-     * @return non-empty-list<float>
-     */
-    private static function liftOf(array $gap, array $powers): array
-    {
-        foreach ($powers as $n => $power) {
-            $gap[$n] += $power;
-        }
-
-        return $gap;
-    }
-
-    /**
-     * How far the lift is beyond the piece of the spring that a mode has, either way.
-     *
-     * @param non-empty-list<float> $lift
-     *
-     * @return array<int, non-empty-list<float>> by what changes there
-     */
-    private function limits(int $mode, array $lift): array
-    {
-        $pieces = $this->train->spring->pieces;
-        $piece = $mode >> self::PIECE;
-        $limits = [];
-        if (isset($pieces[$piece + 1])) {
-            $limits[self::NEXT_PIECE] = [$lift[0] - $pieces[$piece + 1][0], ...array_slice($lift, 1)];
-        }
-        if ($piece > 0) {
-            $before = array_map(static fn (float $term): float => -$term, $lift);
-            $before[0] += $pieces[$piece][0];
-            $limits[self::PIECE_BEFORE] = $before;
-        }
-
-        return $limits;
-    }
-
-    /**
-     * Where a contact opens or closes, by the gap at it: a secant that keeps that place between two ends (Illinois).
+     * Where a contact opens or closes, by the gap at it: a secant that keeps that place between two ends (Illinois). The contact is that
+     * with the lobe, or one that the lift makes at a height.
      *
      * What tells is a force in newtons, below nothing where the contact has changed: a closed one opens where nothing presses it any more,
      * an open one closes where it is squeezed and that presses.
      *
-     * @param non-empty-list<float> $gap below nothing where the contact is squeezed
-     * @param float $open gap at the later end, where the contact has changed
+     * @param non-empty-list<float> $gap at the lobe
+     * @param float|null $height metres; none for the lobe
+     * @param float $open gap at the later end, where the contact has changed; below nothing where it is squeezed
      * @param float $pull what pulls the contact apart there, newtons
      */
     private function changeOf(
         array $gap,
+        ?float $height,
         float $stiffness,
         float $damping,
         bool $isClosed,
@@ -953,19 +994,15 @@ abstract class ValveMotion
         float $pull,
     ): float {
         $noForce = $this->noForce;
-        $last = $isClosed ? -$pull : max($stiffness * $open, $pull);
+        $squeeze = $stiffness * $open;
+        $last = $isClosed ? -$pull : ($squeeze > $pull ? $squeeze : $pull);
         $first = 0.0;
         $side = 0;
-        $terms = array_reverse($gap);
         $at = $from;
         for ($turn = 0; $turn < 60 && $to - $from > 1e-12; ++$turn) {
-            $open = $opening = 0.0;
-            foreach ($terms as $term) {
-                $opening = $opening * $at + $open;
-                $open = $open * $at + $term;
-            }
-            $squeeze = $stiffness * $open;
-            $pull = $squeeze + $damping * $opening;
+            $this->look($gap, $at);
+            $squeeze = $stiffness * ($height === null ? $this->open : $this->nextY - $height);
+            $pull = $squeeze + $damping * ($height === null ? $this->opening : $this->nextW);
             $now = $isClosed ? -$pull : ($squeeze > $pull ? $squeeze : $pull);
             if ($turn === 0 ? $now <= 0.0 : $now < $noForce && $now > -$noForce) {
                 return $at; // or it changed at the beginning of the stretch
@@ -973,12 +1010,12 @@ abstract class ValveMotion
             if ($now > 0.0) {
                 $from = $at;
                 $first = $now;
-                $last = $side === 1 ? $last / 2 : $last;
+                $last = $side === 1 ? 0.5 * $last : $last;
                 $side = 1;
             } else {
                 $to = $at;
                 $last = $now;
-                $first = $side === -1 ? $first / 2 : $first;
+                $first = $side === -1 ? 0.5 * $first : $first;
                 $side = -1;
             }
             $at = ($from * $last - $to * $first) / ($last - $first);
