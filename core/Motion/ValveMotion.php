@@ -474,6 +474,7 @@ abstract class ValveMotion
         $this->y = $this->rest;
         $mode = self::AT_SEAT;
         $isSame = false;
+        $settling = new Settling();
         for ($turn = $this->mostTurns(); $turn > 0 && !$isSame; --$turn) {
             $this->highest = $this->gap = $this->lost = $this->landing = $this->rise = $this->bounce = 0.0;
             $this->peak = $this->seatLoad; // to open the valve takes more
@@ -483,9 +484,18 @@ abstract class ValveMotion
             $before = [$this->y, $this->w, $this->q, $this->r];
             $began = $mode;
             $mode = $this->goRound($mode, $isTraced);
-            $isSame = $mode === $began;
-            foreach ([$this->y, $this->w, $this->q, $this->r] as $i => $now) {
-                $isSame = $isSame && abs($now - $before[$i]) < self::SAME;
+            if ($mode !== $began) {
+                $settling->anew();
+                continue;
+            }
+            $step = [$this->y - $before[0], $this->w - $before[1], $this->q - $before[2], $this->r - $before[3]];
+            $isSame = max(...array_map(abs(...), $step)) < self::SAME;
+            $toCome = $isSame ? [] : $settling->toCome($step);
+            if ($toCome !== []) {
+                $this->y += $toCome[0];
+                $this->w += $toCome[1];
+                $this->q += $toCome[2];
+                $this->r += $toCome[3];
             }
         }
 
