@@ -26,14 +26,11 @@ final class FullCase
 
     public static function knowledge(): Knowledge
     {
-        $files = [];
-        foreach (Knowledge::FILES as $name) {
-            $files[$name] = json_decode(
+        return self::$knowledge ??= Knowledge::fromArray(array_combine(Knowledge::FILES, array_map(
+            static fn (string $name): mixed => json_decode(
                 (string) file_get_contents(dirname(__DIR__)."/core/Knowledge/$name.json"), true, 64, \JSON_THROW_ON_ERROR,
-            );
-        }
-
-        return self::$knowledge ??= Knowledge::fromArray($files);
+            ), Knowledge::FILES,
+        )));
     }
 
     /**
