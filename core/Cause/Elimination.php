@@ -277,9 +277,10 @@ final class Elimination
     /** Sixty-four bits, as if drawn. */
     private static function drawn(string $of): int
     {
-        $bits = hash('xxh3', $of);
+        /** @var array{1: int} $bits */
+        $bits = unpack('q', hash('xxh3', $of, true));
 
-        return (int) hexdec(substr($bits, 0, 8)) << 32 | (int) hexdec(substr($bits, 8));
+        return $bits[1];
     }
 
     /**
@@ -333,18 +334,17 @@ final class Elimination
      */
     private function onto(int $size, int $s, int $of, array $beyond, array $effects, array $numbers): array
     {
-        [$touched, $mask] = $this->touched($s, $effects, $numbers);
-        unset($touched[$of]);
+        [$touched, $mask, $whenOff, $whenOn] = $this->touched($s, $effects, $numbers, $of);
         $mask |= 1 << $of;
         [$off, $on] = $this->resting[$s][$mask] ??= $this->resting($s, $mask);
         foreach ($touched as $m => $values) {
-            [$off, $on] = self::times($off, $on, $values, $this->steps[$s]->maps[$m]);
+            self::times($off, $on, $values, $this->steps[$s]->maps[$m]);
         }
         [$whereOff, $whereOn] = $this->steps[$s]->maps[$of];
         $sums = array_fill(0, $size, 0.0);
         foreach ($beyond as $i => $p) {
-            $sums[$whereOff[$i]] += $off[$i] * $p;
-            $sums[$whereOn[$i]] += $on[$i] * $p;
+            $sums[$whereOff[$i]] += $off[$i] * $whenOff * $p;
+            $sums[$whereOn[$i]] += $on[$i] * $whenOn * $p;
         }
 
         return array_values($sums);
@@ -374,7 +374,7 @@ final class Elimination
     private function summed(int $s, array $effects, array $numbers): array
     {
         ++$this->worked;
-        [$touched, $mask] = $this->touched($s, $effects, $numbers);
+        [$touched, $mask, $whenOff, $whenOn] = $this->touched($s, $effects, $numbers);
         [$off, $on] = $this->resting[$s][$mask] ??= $this->resting($s, $mask);
         $maps = $this->steps[$s]->maps;
         $last = array_key_last($touched);
@@ -382,12 +382,12 @@ final class Elimination
         $other = array_key_last($touched);
         $others = array_pop($touched);
         foreach ($touched as $m => $rest) {
-            [$off, $on] = self::times($off, $on, $rest, $maps[$m]);
+            self::times($off, $on, $rest, $maps[$m]);
         }
         $sum = [];
         if ($last === null || $values === null) {
             foreach ($off as $i => $p) {
-                $sum[] = $p + $on[$i];
+                $sum[] = $p * $whenOff + $on[$i] * $whenOn;
             }
 
             return $sum;
@@ -395,44 +395,62 @@ final class Elimination
         [$whereOff, $whereOn] = $maps[$last];
         if ($other === null || $others === null) {
             foreach ($off as $i => $p) {
-                $sum[] = $p * $values[$whereOff[$i]] + $on[$i] * $values[$whereOn[$i]];
+                $sum[] = $p * $whenOff * $values[$whereOff[$i]] + $on[$i] * $whenOn * $values[$whereOn[$i]];
             }
 
             return $sum;
         }
         [$otherOff, $otherOn] = $maps[$other];
         foreach ($off as $i => $p) {
-            $sum[] = $p * $values[$whereOff[$i]] * $others[$otherOff[$i]] + $on[$i] * $values[$whereOn[$i]] * $others[$otherOn[$i]];
+            $sum[] = $p * $whenOff * $values[$whereOff[$i]] * $others[$otherOff[$i]]
+                + $on[$i] * $whenOn * $values[$whereOn[$i]] * $others[$otherOn[$i]];
         }
 
         return $sum;
     }
 
     /**
+     * What is not as with nothing at work in a step.
+     *
      * @param array<int, int> $effects
      * @param array<int, int> $numbers of what reaches the steps before
+     * @param int|null $but position of a table that is left out
      *
-     * @return array{array<int, list<float>>, int} tables of a step that are not as with nothing at work, by position, and a bit for each
+     * @return array{array<int, list<float>>, int, float, float} tables by position, a bit for each, and the product of those that tell of
+     *                                                           the event of the step alone: where it did not happen, and where it did
      */
-    private function touched(int $s, array $effects, array $numbers): array
+    private function touched(int $s, array $effects, array $numbers, ?int $but = null): array
     {
         $touched = [];
         $mask = 0;
+        $off = $on = 1.0;
         foreach ($this->steps[$s]->factors as $m => $factor) {
             $effect = $effects[$factor] ?? 0;
-            if ($effect !== 0) {
-                $touched[$m] = $this->tables[$factor][$effect] ?? $this->table($factor, $effect);
+            if ($effect !== 0 && $m !== $but) {
+                $values = $this->tables[$factor][$effect] ?? $this->table($factor, $effect);
                 $mask |= 1 << $m;
+                if (isset($values[2])) {
+                    $touched[$m] = $values;
+                } else {
+                    $off *= $values[0];
+                    $on *= $values[1];
+                }
             }
         }
         foreach ($this->steps[$s]->steps as $m => $step) {
-            if (($numbers[$step] ?? 0) !== 0) {
-                $touched[$m] = $this->messages[$step][$numbers[$step]] ?? $this->message($step, $effects, $numbers);
+            if (($numbers[$step] ?? 0) !== 0 && $m !== $but) {
+                $values = $this->messages[$step][$numbers[$step]] ?? $this->message($step, $effects, $numbers);
                 $mask |= 1 << $m;
+                if (isset($values[2])) {
+                    $touched[$m] = $values;
+                } else {
+                    $off *= $values[0];
+                    $on *= $values[1];
+                }
             }
         }
 
-        return [$touched, $mask];
+        return [$touched, $mask, $off, $on];
     }
 
     /**
@@ -449,28 +467,8 @@ final class Elimination
         foreach ($step->maps as $m => $map) {
             if (($touched >> $m & 1) === 0) {
                 $values = isset($step->steps[$m]) ? $this->message($step->steps[$m], [], []) : $this->table($step->factors[$m], 0);
-                [$off, $on] = self::times($off, $on, $values, $map);
+                self::times($off, $on, $values, $map);
             }
-        }
-
-        return [$off, $on];
-    }
-
-    /**
-     * @param list<float> $off
-     * @param list<float> $on
-     * @param list<float> $values
-     * @param array{list<int>, list<int>} $map
-     *
-     * @return array{list<float>, list<float>}
-     */
-    private static function times(array $off, array $on, array $values, array $map): array
-    {
-        foreach ($map[0] as $i => $j) {
-            $off[$i] *= $values[$j];
-        }
-        foreach ($map[1] as $i => $j) {
-            $on[$i] *= $values[$j];
         }
 
         /**
@@ -481,7 +479,26 @@ final class Elimination
     }
 
     /**
-     * Chooses the order and lays out, per step, how the indices of its tables follow the step's own.
+     * @param array<int, float> $off
+     * @param array<int, float> $on
+     * @param list<float> $values
+     * @param array{list<int>, list<int>} $map
+     */
+    private static function times(array &$off, array &$on, array $values, array $map): void
+    {
+        foreach ($map[0] as $i => $j) {
+            $off[$i] *= $values[$j];
+        }
+        foreach ($map[1] as $i => $j) {
+            $on[$i] *= $values[$j];
+        }
+    }
+
+    /**
+     * Chooses the order and lays out, per step, how the indices of its tables follow the step's own. Of the events with the fewest
+     * neighbours, so that tables stay small, the one goes first whose elimination makes the fewest of them neighbours of each other (least
+     * fill), then the one with the fewest steps below it, then the one with the most factors, so that what an explanation touches comes
+     * together soon.
      *
      * @param list<list<int>> $scopes events of each factor
      */
@@ -502,8 +519,15 @@ final class Elimination
         $counts = array_map(count(...), $factorsOf);
         $fills = [];
         while ($neighbours !== []) {
-            $fills += array_map(static fn (array $around): int => self::fill($around, $neighbours), array_diff_key($neighbours, $fills));
-            $event = self::cheapest($neighbours, $fills, $heights, $counts);
+            $sizes = array_map(count(...), $neighbours);
+            /** @var non-empty-list<int> $fewest */
+            $fewest = array_keys($sizes, min($sizes), true);
+            $costs = [];
+            foreach ($fewest as $event) {
+                $fills[$event] ??= self::fill($neighbours[$event], $neighbours);
+                $costs[] = [$fills[$event], $heights[$event], -$counts[$event], $event];
+            }
+            $event = min($costs)[3];
             $others = array_keys($neighbours[$event]);
             sort($others);
             self::join($neighbours, $others);
@@ -560,26 +584,6 @@ final class Elimination
                 }
             }
         }
-    }
-
-    /**
-     * The event with the fewest neighbours, so that tables stay small; of equals the one whose elimination makes the fewest of them
-     * neighbours of each other (least fill), then the one with the fewest steps below it, then the one with the most factors, so that what
-     * an explanation touches comes together soon.
-     *
-     * @param non-empty-array<int, array<int, true>> $neighbours by event
-     * @param array<int, int> $fills new pairs of neighbours
-     * @param array<int, int> $heights how many steps lead to each event, one after the other
-     * @param array<int, int> $counts of the factors of each event
-     */
-    private static function cheapest(array $neighbours, array $fills, array $heights, array $counts): int
-    {
-        $costs = [];
-        foreach ($neighbours as $event => $around) {
-            $costs[] = [count($around), $fills[$event], $heights[$event], -$counts[$event], $event];
-        }
-
-        return min($costs)[4];
     }
 
     /**
