@@ -17,6 +17,8 @@ final class Effects
     private const MEMBER_BITS = 30;
 
     private readonly StationSet $nowhere;
+    /** @var array<int, float> how likely each event does not come about by itself */
+    private readonly array $off;
     /** @var array<string, int> number by extent */
     private array $extents = [];
     /** @var array<int, array<int, int>> effects of one at work, by factor and by where it is and how it bears on that */
@@ -42,8 +44,9 @@ final class Effects
         array $leaks,
     ) {
         $this->nowhere = StationSet::none($ground->all->size);
-        foreach ($leaks as $event => $leak) {
-            $this->factors->effect($event, [1 - $leak, $this->absence($event, null)]);
+        $this->off = array_map(static fn (float $leak): float => 1 - $leak, $leaks);
+        foreach ($this->off as $event => $off) {
+            $this->factors->effect($event, [$off, $this->absence($event, null)]);
         }
         foreach ($graph->factorOf as $number => $factor) {
             $this->factors->effect($factor, $this->ofSign($number, []));
@@ -79,9 +82,8 @@ final class Effects
     {
         $effects = [];
         $constant = 1.0;
-        foreach (array_keys($this->graph->events) as $event) {
-            [$off, $absence] = $this->factors->content($event, 0);
-            $effects[$event] = $this->factors->effect($event, [$off * (1 - self::OTHER_EVENT), $absence]);
+        foreach ($this->off as $event => $off) {
+            $effects[$event] = $this->factors->effect($event, [$off * (1 - self::OTHER_EVENT), $this->absence($event, null)]);
         }
         foreach (array_keys($this->graph->items) as $number) {
             $ratio = $this->graph->ratios->free($number, $this->nowhere, $this->nowhere);
@@ -135,9 +137,12 @@ final class Effects
             $effects[$factor] = $this->ofOne[$factor][$of | $bearing] ??= $this->effect($factor, [$member]);
         }
         $constant = 1.0;
-        $where = self::expectedOf($member);
-        foreach (array_diff_key($member->wiring->signs, $this->graph->factorOf) as $number => $_) {
-            $constant *= $this->directly($number, $member, $where);
+        $absent = array_diff_key($member->wiring->signs, $this->graph->factorOf);
+        if ($absent !== []) {
+            $where = self::expectedOf($member);
+            foreach ($absent as $number => $_) {
+                $constant *= $this->directly($number, $member, $where);
+            }
         }
 
         return new Act($effects, $constant);
@@ -155,7 +160,7 @@ final class Effects
         if ($factor >= $events) {
             return $this->factors->effect($factor, $this->ofSign($this->graph->present[$factor - $events], $members));
         }
-        $off = $this->factors->content($factor, 0)[0];
+        $off = $this->off[$factor];
         foreach ($members as $member) {
             $off *= 1 - ($member->wiring->events[$factor] ?? 0.0);
         }
@@ -288,7 +293,7 @@ final class Effects
     {
         $isThere = $link->at === null || $extent === null || $this->ground->kinds[$link->at->value]->touches($extent->region);
 
-        return $isThere ? $link->strength->probability() : 0.0;
+        return $isThere ? $link->probability : 0.0;
     }
 
     /** @param StationSet|null $led where the members lead; null where to nothing that the sign hangs on */

@@ -167,20 +167,20 @@ final class Explanations
         $priors = $this->model->priors;
         $together = (array_sum($priors) ** 2 - array_sum(array_map(static fn (float $prior): float => $prior ** 2, $priors))) / 2;
         $codes = array_keys(array_filter($places));
-        $weights = $isKept = [];
+        $weights = $isKept = $isWeak = [];
         foreach ($codes as $code) {
             $weights[$code] = $priors[$code] * $this->weightOf($places[$code][0]);
             $isKept[$code] = $this->model->likelihood($places[$code][0]) >= self::WORTH_KEEPING * $this->none;
+            $isWeak[$code] = $strongest[$code] < self::WORTH_KEEPING;
         }
         $exact = 0;
         $apart = 0.0; // of two neither of which explains anything
         foreach ($codes as $i => $a) {
             $share = self::PAIRS / $together * $weights[$a] / $this->none;
-            $isWeak = $strongest[$a] < self::WORTH_KEEPING;
             for ($j = $i + 1, $n = count($codes); $j < $n; ++$j) {
                 $b = $codes[$j];
                 $short = $share * $weights[$b];
-                if ($isWeak || $short < $least || $strongest[$b] < self::WORTH_KEEPING) {
+                if ($isWeak[$a] || $isWeak[$b] || $short < $least) {
                     // It counts as two that have nothing to do with each other.
                     if ($isKept[$a] && $isKept[$b]) {
                         $both = [$places[$a][0], $places[$b][0]];
@@ -251,25 +251,22 @@ final class Explanations
     /**
      * Drops, one at a time, the member that adds least, until every member is worth keeping.
      *
-     * @param list<PlacedCause> $members
+     * @param list<PlacedCause> $members up to two
      * @param array<string, float> $mass
      * @param array<string, array{list<PlacedCause>, float}> $reduced
      */
     private function keep(array $members, float $weight, array &$mass, array &$reduced): void
     {
-        while ($members !== []) {
-            $all = $this->model->likelihood(...$members);
-            $worth = [];
-            foreach ($members as $i => $_) {
-                $others = $members;
-                unset($others[$i]);
-                $worth[] = $all / ($others === [] ? $this->none : $this->model->likelihood(...$others));
+        if (count($members) === 2) {
+            [$first, $second] = $members;
+            $ofFirst = $this->model->likelihood($first);
+            $ofSecond = $this->model->likelihood($second);
+            if ($this->model->likelihood($first, $second) < self::WORTH_KEEPING * max($ofFirst, $ofSecond)) {
+                $members = $ofFirst > $ofSecond ? [$first] : [$second];
             }
-            $least = (int) array_search(min($worth), $worth, true);
-            if ($worth[$least] >= self::WORTH_KEEPING) {
-                break;
-            }
-            array_splice($members, $least, 1);
+        }
+        if (count($members) === 1 && $this->model->likelihood($members[0]) < self::WORTH_KEEPING * $this->none) {
+            $members = [];
         }
         // What was carried is suspect only where it explains something.
         self::add($members, $weight * self::carried($members), $mass, $reduced);
@@ -282,7 +279,7 @@ final class Explanations
      */
     private static function add(array $members, float $weight, array &$mass, array &$reduced): void
     {
-        $key = implode(' ', array_column($members, 'cause'));
+        $key = count($members) === 2 ? $members[0]->cause.' '.$members[1]->cause : $members[0]->cause ?? '';
         $mass[$key] = ($mass[$key] ?? 0.0) + $weight;
         if (!isset($reduced[$key]) || $weight > $reduced[$key][1]) {
             $reduced[$key] = [$members, $weight];

@@ -25,7 +25,7 @@ final class Factors
             if (count($parents) > 1) {
                 $this->offs[$event] = $off = count($graph->events) + count($this->offs);
                 foreach ($parents as [$parent, $link]) {
-                    $this->shrinks[] = [$parent, $off, 1 - $link->strength->probability()];
+                    $this->shrinks[] = [$parent, $off, 1 - $link->probability];
                 }
             }
         }
@@ -152,7 +152,7 @@ final class Factors
             return [$off, (1 - $off) * $weight];
         }
         [[$parent, $link]] = $this->graph->eventParents[$event];
-        $shrunk = $off * (1 - $link->strength->probability());
+        $shrunk = $off * (1 - $link->probability);
 
         return $parent < $event
             ? [$off, $shrunk, (1 - $off) * $weight, (1 - $shrunk) * $weight]

@@ -31,6 +31,8 @@ final readonly class Graph
     public array $present;
     /** @var array<int, int> factor of each item that is present: they follow those of the events */
     public array $factorOf;
+    /** @var array<int, StationSet> where each item is marked that is somewhere in particular, by number */
+    public array $marked;
     /** @var list<StationSet> where an event is contradicted */
     public array $denied;
     /** @var list<StationSet> where anything that an event can leave is marked, and what was reported failed */
@@ -45,7 +47,7 @@ final readonly class Graph
         $this->events = $this->lookedAtEvents();
         $this->numberOf = array_flip($this->events);
         $this->modes = array_map(static fn (string $code): EventMode => $network->events[$code]->mode, $this->events);
-        $leading = $leaving = $present = $factorOf = $signParents = [];
+        $leading = $leaving = $present = $factorOf = $signParents = $marked = [];
         $marks = array_fill_keys(array_keys($this->events), []);
         $eventParents = [];
         foreach ($this->events as $number => $code) {
@@ -62,6 +64,9 @@ final readonly class Graph
             foreach ($signParents[$number] as [$event, $link]) {
                 $marks[$event][] = [$number, $link];
             }
+            if ($laid->isPlaced && !$laid->marked->isEmpty()) {
+                $marked[$number] = $laid->marked;
+            }
             if ($laid->item->isPresent) {
                 $factorOf[$number] = count($this->events) + count($present);
                 $present[] = $number;
@@ -69,10 +74,11 @@ final readonly class Graph
         }
         [$this->eventParents, $this->signParents, $this->marks] = [$eventParents, $signParents, array_values($marks)];
         [$this->leading, $this->leaving, $this->present, $this->factorOf] = [$leading, $leaving, $present, $factorOf];
+        $this->marked = $marked;
         $this->denied = array_map($ratios->denied(...), $this->marks);
         $suspect = array_fill(0, count($this->events), $failed);
         for ($number = count($this->events) - 1; $number >= 0; --$number) {
-            $suspect[$number] = $suspect[$number]->or($this->markedBy(array_column($this->marks[$number], 0)));
+            $suspect[$number] = $suspect[$number]->or($this->markedBy(array_flip(array_column($this->marks[$number], 0))));
             foreach ($this->eventParents[$number] as [$parent]) {
                 $suspect[$parent] = $suspect[$parent]->or($suspect[$number]);
             }
@@ -83,18 +89,13 @@ final readonly class Graph
     /**
      * Where any of these was found, or a station was reported failed.
      *
-     * @param list<int> $items
+     * @param array<int, mixed> $items by number
      */
     public function markedBy(array $items): StationSet
     {
-        $marked = $this->failed;
-        foreach ($items as $number) {
-            if ($this->items[$number]->isPlaced) {
-                $marked = $marked->or($this->items[$number]->marked);
-            }
-        }
+        $marked = array_intersect_key($this->marked, $items);
 
-        return $marked;
+        return $marked === [] ? $this->failed : StationSet::union($this->failed->size, [$this->failed, ...$marked]);
     }
 
     /** @return list<string> */

@@ -66,17 +66,17 @@ final readonly class LaidItem
         );
     }
 
-    /** What was said of it at a station, in a word; empty where nothing was. */
+    /** What was said of it at a station, in a word: the same for all stations of which the same was said; empty where nothing was. */
     public function said(StationSet $station): string
     {
-        foreach ($this->marks as [$confidence, $covered]) {
+        foreach ($this->marks as $i => [, $covered]) {
             if ($covered->touches($station)) {
-                return '+'.$confidence;
+                return '+'.$i;
             }
         }
-        foreach ($this->looks as [$ratio, $covered]) {
+        foreach ($this->looks as $i => [, $covered]) {
             if ($covered->touches($station)) {
-                return '-'.$ratio;
+                return '-'.$i;
             }
         }
 
@@ -88,7 +88,7 @@ final readonly class LaidItem
     {
         $word = $this->item->site->value.($this->item->isRelative ? '~' : '');
         foreach ($this->looks as [$ratio, $covered]) {
-            $word .= $ratio.':'.$covered->key();
+            $word .= pack('d', $ratio).$covered->key();
         }
 
         return $word;

@@ -96,7 +96,7 @@ final class Mechanisms
     {
         $isSure = $laid->item->kind !== ItemKind::Bench || $laid->item->confidence >= self::ESTABLISHED;
 
-        return $laid->item->isPresent && $isSure && $link->strength->probability() >= Strength::Often->probability();
+        return $laid->item->isPresent && $isSure && $link->probability >= Strength::Often->probability();
     }
 
     private function isDenied(string $event): bool

@@ -37,6 +37,8 @@ final class Model
     private readonly Effects $effects;
     private readonly Wirings $wirings;
     private readonly Places $places;
+    /** @var array<string, list<array{LaidItem, Link}>> what was recorded of the signs of each cause and mechanism */
+    private readonly array $marks;
     /** @var array<string, list<PlacedCause>> */
     private array $placed = [];
     private int $placedCount = 0;
@@ -64,6 +66,13 @@ final class Model
         $this->priors = array_map(static fn (float $weight): float => $weight / $total, $weights);
         $this->items = array_map(fn (Item $item): LaidItem => LaidItem::on($this->ground, $item), array_values($items));
         $this->numberOf = array_flip(array_keys($items));
+        $marks = [];
+        foreach ($this->items as $laid) {
+            foreach ($this->network->signLinks[$laid->item->sign] ?? [] as $link) {
+                $marks[$link->parent][] = [$laid, $link];
+            }
+        }
+        $this->marks = $marks;
         $failedAt = $this->ground->set($failed);
         $this->graph = new Graph($this->network, $this->items, new Ratios($this->ground, $this->items, $this->network), $failedAt);
         $this->events = $this->graph->events;
@@ -101,10 +110,10 @@ final class Model
     /** How likely the evidence is with nothing wrong, or with these at work. Up to two. */
     public function likelihood(PlacedCause ...$members): float
     {
-        return $this->likelihoods[self::key($members)] ??= match (count($members)) {
-            0 => $this->elimination->likelihood([]),
-            1 => $this->likelihoodOf($this->effects->of(...$members)),
-            2 => $this->likelihoodOfBoth(...$members),
+        return match (count($members)) {
+            0 => $this->likelihoods[0] ??= $this->elimination->likelihood([]),
+            1 => $this->likelihoods[$members[0]->id + 1] ??= $this->likelihoodOf($this->effects->of($members[0])),
+            2 => $this->likelihoods[self::key($members)] ??= $this->likelihoodOfBoth($members[0], $members[1]),
             default => throw new \LogicException('More than two causes together are not weighed.'),
         };
     }
@@ -167,16 +176,7 @@ final class Model
     /** @return list<array{LaidItem, Link}> what was recorded of the signs that a cause or mechanism itself brings about */
     public function marksOf(string $parent): array
     {
-        $marks = [];
-        foreach ($this->items as $laid) {
-            foreach ($this->network->signLinks[$laid->item->sign] ?? [] as $link) {
-                if ($link->parent === $parent) {
-                    $marks[] = [$laid, $link];
-                }
-            }
-        }
-
-        return $marks;
+        return $this->marks[$parent] ?? [];
     }
 
     /** What the spread of its mechanism's marks adds to a present sign that a cause leads to: a factor, one where it leads elsewhere. */
@@ -211,7 +211,7 @@ final class Model
         $best = $placed->wiring->signs[$number] ?? 0.0;
         $mode = EventMode::Same;
         foreach ($this->graph->signParents[$number] as [$event, $link]) {
-            $path = ($placed->wiring->paths[$event] ?? 0.0) * $link->strength->probability();
+            $path = ($placed->wiring->paths[$event] ?? 0.0) * $link->probability;
             if ($path > $best) {
                 [$best, $mode] = [$path, $this->graph->modes[$event]];
             }

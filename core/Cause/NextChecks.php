@@ -178,7 +178,7 @@ final class NextChecks
                 $kinds = $this->ranking->model->ground->kindsOf($member->extent->region);
                 $at = $member->cause === $link->parent && $link->holds($member->form, $kinds) ? 1.0 : $at;
             }
-            $absent *= 1 - $at * $link->strength->probability();
+            $absent *= 1 - $at * $link->probability;
         }
 
         return $absent;

@@ -22,6 +22,8 @@ final class Places
     private readonly array $marked;
     /** @var array<int, list<int>> numbers of these stations */
     private readonly array $numbers;
+    /** @var array<int, StationSet> where each item that is somewhere in particular was looked for, or found */
+    private readonly array $seen;
     /** @var array<string, array<int, string>> what they say of each station */
     private array $known = [];
 
@@ -34,6 +36,10 @@ final class Places
             array_filter($items, static fn (LaidItem $laid): bool => $laid->isPlaced && $laid->item->isPresent),
         );
         $this->numbers = array_map(static fn (StationSet $stations): array => $stations->numbers(), $this->marked);
+        $this->seen = array_map(
+            static fn (LaidItem $laid): StationSet => $laid->seen,
+            array_filter($items, static fn (LaidItem $laid): bool => $laid->isPlaced),
+        );
     }
 
     /**
@@ -133,12 +139,8 @@ final class Places
      */
     private function sets(array $scopes, Wiring $wiring): array
     {
-        $union = StationSet::none($this->ground->all->size);
-        $sets = [];
-        foreach (array_intersect_key($this->marked, $wiring->reach) as $marked) {
-            $sets[] = $marked;
-            $union = $union->or($marked);
-        }
+        $sets = array_values(array_intersect_key($this->marked, $wiring->reach));
+        $union = StationSet::union($this->ground->all->size, $sets);
         $named = [
             ...(isset($scopes[Scope::Cylinder->value]) ? $this->ground->cylinders : []),
             ...(isset($scopes[Scope::Kind->value]) ? $this->ground->kinds : []),
@@ -147,10 +149,12 @@ final class Places
         ];
         $distinct = [];
         foreach ([...$sets, $union, $this->failed] as $set) {
-            $isNamed = array_filter($named, $set->equals(...)) !== [];
-            if ($set->count > 1 && !$isNamed) {
+            if ($set->count > 1) {
                 $distinct[$set->key()] = $set;
             }
+        }
+        foreach ($named as $set) {
+            unset($distinct[$set->key()]);
         }
 
         return array_values($distinct);
@@ -194,17 +198,19 @@ final class Places
     /** Where nothing in reach was said of; if there is no such place, where nothing in reach is marked. */
     private function elsewhere(Scope $scope, Wiring $wiring): StationSet
     {
-        $seen = $marked = $this->failed;
-        foreach (array_keys($wiring->reach) as $number) {
-            $laid = $this->items[$number];
-            if ($laid->isPlaced) {
-                $seen = $seen->or($laid->seen);
-                $marked = $marked->or($laid->marked);
-            }
-        }
-        $untouched = $this->clearOf($scope, $seen);
+        $untouched = $this->clearOf($scope, $this->inReach($this->seen, $wiring));
 
-        return $untouched->isEmpty() ? $this->clearOf($scope, $marked) : $untouched;
+        return $untouched->isEmpty() ? $this->clearOf($scope, $this->inReach($this->marked, $wiring)) : $untouched;
+    }
+
+    /**
+     * All of these that are in reach, and what was reported failed.
+     *
+     * @param array<int, StationSet> $stations by number of the item
+     */
+    private function inReach(array $stations, Wiring $wiring): StationSet
+    {
+        return StationSet::union($this->failed->size, [$this->failed, ...array_intersect_key($stations, $wiring->reach)]);
     }
 
     /** Stations, or whole cylinders, that a set does not touch. */

@@ -224,7 +224,7 @@ final class Ratios
     {
         $parent = $strength = null;
         foreach ($links as $link) {
-            if ($strength === null || $link->strength->probability() > $strength->probability()) {
+            if ($strength === null || $link->probability > $strength->probability()) {
                 [$parent, $strength] = [$link->parent, $link->strength];
             }
         }
@@ -239,15 +239,16 @@ final class Ratios
      */
     public function denied(array $marks): StationSet
     {
-        $denied = $found = StationSet::none(count($this->ground->stations));
+        $denied = $found = [];
         foreach ($marks as [$number, $link]) {
             if ($link->strength === Strength::NearlyAlways && $this->items[$number]->isPlaced) {
-                $at = $link->at === null ? $this->ground->all : $this->ground->kinds[$link->at->value];
-                $denied = $denied->or($this->items[$number]->denied->and($at));
-                $found = $found->or($this->items[$number]->marked);
+                $lacked = $this->items[$number]->denied;
+                $denied[] = $link->at === null ? $lacked : $lacked->and($this->ground->kinds[$link->at->value]);
+                $found[] = $this->items[$number]->marked;
             }
         }
+        $size = $this->ground->all->size;
 
-        return $denied->without($found);
+        return $denied === [] ? StationSet::none($size) : StationSet::union($size, $denied)->without(StationSet::union($size, $found));
     }
 }

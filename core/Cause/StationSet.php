@@ -10,26 +10,29 @@ final readonly class StationSet
     /** How many bits half a byte has. */
     private const ONES = [0, 1, 1, 2, 1, 2, 2, 3, 1, 2, 2, 3, 2, 3, 3, 4];
 
-    /** @param int $size how many stations the engine has */
-    private function __construct(private string $bits, public int $count, public int $size)
+    /**
+     * @param int $size how many stations the engine has
+     * @param string $nothing bits of none of them
+     */
+    private function __construct(private string $bits, public int $count, public int $size, private string $nothing)
     {
     }
 
     /** @param int $of how many stations the engine has */
     public static function none(int $of): self
     {
-        return self::ofBits(str_repeat("\0", intdiv($of + 7, 8)), $of);
+        return self::union($of, []);
     }
 
     /** @param list<int> $numbers */
     public static function of(int $of, array $numbers): self
     {
-        $bits = str_repeat("\0", intdiv($of + 7, 8));
+        $bits = $nothing = str_repeat("\0", intdiv($of + 7, 8));
         foreach ($numbers as $number) {
             $bits[$number >> 3] = chr(ord($bits[$number >> 3]) | 1 << ($number & 7));
         }
 
-        return self::ofBits($bits, $of);
+        return new self($bits, self::ones($bits), $of, $nothing);
     }
 
     /**
@@ -38,12 +41,12 @@ final readonly class StationSet
      */
     public static function union(int $of, array $sets): self
     {
-        $bits = str_repeat("\0", intdiv($of + 7, 8));
+        $bits = $nothing = str_repeat("\0", intdiv($of + 7, 8));
         foreach ($sets as $set) {
             $bits |= $set->bits;
         }
 
-        return self::ofBits($bits, $of);
+        return new self($bits, self::ones($bits), $of, $nothing);
     }
 
     public function or(self $other): self
@@ -69,7 +72,7 @@ final readonly class StationSet
 
     public function touches(self $other): bool
     {
-        return trim($this->bits & $other->bits, "\0") !== '';
+        return ($this->bits & $other->bits) !== $this->nothing;
     }
 
     public function holds(self $other): bool
@@ -114,13 +117,8 @@ final readonly class StationSet
         return match ($bits) {
             $this->bits => $this,
             $other->bits => $other,
-            default => new self($bits, self::ones($bits), $this->size),
+            default => new self($bits, self::ones($bits), $this->size, $this->nothing),
         };
-    }
-
-    private static function ofBits(string $bits, int $size): self
-    {
-        return new self($bits, self::ones($bits), $size);
     }
 
     private static function ones(string $bits): int

@@ -16,9 +16,12 @@ final class Wirings
     private array $askForKind = [];
     /** @var array<int, array<string, int>> number of each way to bear on a factor */
     private array $bearings = [];
+    /** @var list<array<int, true>> items that each event can leave */
+    private readonly array $left;
 
     public function __construct(private readonly Graph $graph, private readonly Ground $ground)
     {
+        $this->left = array_map(static fn (array $marks): array => array_fill_keys(array_column($marks, 0), true), $graph->marks);
     }
 
     /** Of a cause at any kind of valve. */
@@ -60,26 +63,24 @@ final class Wirings
                 $number = $this->graph->numberOf[$code];
                 $paths[$number] = $path;
                 $ranks[$number] = self::rank($path);
-                foreach ($this->graph->marks[$number] as [$item]) {
-                    $reach[$item] = true;
-                }
+                $reach += $this->left[$number];
             }
         }
         foreach ($this->graph->leading[$cause] ?? [] as [$number, $link]) {
             if ($link->holds($form, $kinds)) {
-                $events[$number] = $link->strength->probability();
+                $events[$number] = $link->probability;
             }
         }
         foreach ($this->graph->leaving[$cause] ?? [] as [$number, $link]) {
             if ($link->holds($form, $kinds)) {
-                $signs[$number] = $link->strength->probability();
+                $signs[$number] = $link->probability;
                 $own[] = [$number, $link];
                 $reach[$number] = true;
             }
         }
         ksort($paths);
         ksort($reach);
-        $suspect = $this->graph->markedBy(array_keys($reach));
+        $suspect = $this->graph->markedBy($reach);
         $bearings = [];
         foreach ($ranks as $number => $rank) {
             $bearings[$number] = $this->bearing($number, $rank.' '.($events[$number] ?? ''));

@@ -173,7 +173,7 @@ final class ChainMaker
     {
         $off = 1.0;
         foreach ($this->links[$event] as $parent => $link) {
-            $off *= 1 - $link->strength->probability() * (isset($this->roots[$parent]) ? 1.0 : $this->probability[$parent] ?? 0.0);
+            $off *= 1 - $link->probability * (isset($this->roots[$parent]) ? 1.0 : $this->probability[$parent] ?? 0.0);
         }
 
         return 1 - $off;
@@ -187,7 +187,7 @@ final class ChainMaker
             $isOwn = Mechanisms::isOwnMark($laid, $link);
             $isSeen = $isSeen || ($isOwn && !$laid->item->isReport);
             $isTold = $isTold || $isOwn;
-            $isDenied = $isDenied || (!$laid->item->isPresent && $link->strength->probability() >= Strength::Usually->probability());
+            $isDenied = $isDenied || (!$laid->item->isPresent && $link->probability >= Strength::Usually->probability());
         }
 
         return match (true) {
@@ -254,7 +254,7 @@ final class ChainMaker
     {
         foreach ($this->links as $to => $links) {
             foreach ($links as $from => $link) {
-                if (isset($this->on[$to], $this->on[$from]) && $link->strength->probability() >= Strength::Often->probability()) {
+                if (isset($this->on[$to], $this->on[$from]) && $link->probability >= Strength::Often->probability()) {
                     $this->drawn[$to][$from] = true;
                 }
             }
@@ -267,7 +267,7 @@ final class ChainMaker
         $following = [EventStanding::NotLooked->value => [], EventStanding::Denied->value => []];
         foreach ($this->links as $to => $links) {
             foreach ($links as $from => $link) {
-                $isUsual = $link->strength->probability() >= Strength::Usually->probability();
+                $isUsual = $link->probability >= Strength::Usually->probability();
                 if ($isUsual && isset($this->on[$from], $following[$this->standing[$to]->value]) && !isset($this->on[$to])) {
                     $following[$this->standing[$to]->value][$to][] = $from;
                 }

@@ -10,6 +10,9 @@ use MuteTapper\Core\Engine\ValveKind;
 /** From a parent (cause or event) to the event or sign that it brings about, with the reason for its strength. */
 final readonly class Link
 {
+    /** How often it leads there. */
+    public float $probability;
+
     /**
      * @param string|null $when the form of the cause in which it leads there; any, where null
      * @param ValveKind|null $at the kind of valve at which it leads there; any, where null
@@ -24,6 +27,7 @@ final readonly class Link
         public ?ValveKind $at,
         public bool $isShops = false,
     ) {
+        $this->probability = $strength->probability();
     }
 
     public static function fromNode(Node $node): self

@@ -256,14 +256,14 @@ final readonly class Network
         $paths = $best = [];
         foreach ($this->leadsTo[$cause] ?? [] as [$event, $link]) {
             if ($link->holds($form, $kinds)) {
-                $best[$event] = max($best[$event] ?? 0.0, $link->strength->probability());
+                $best[$event] = max($best[$event] ?? 0.0, $link->probability);
             }
         }
         foreach (array_keys($this->events) as $code) {
             if (isset($best[$code])) {
                 $paths[$code] = $through = $best[$code];
                 foreach ($this->leadsTo[$code] ?? [] as [$event, $link]) {
-                    $best[$event] = max($best[$event] ?? 0.0, $through * $link->strength->probability());
+                    $best[$event] = max($best[$event] ?? 0.0, $through * $link->probability);
                 }
             }
         }

@@ -61,7 +61,7 @@ final readonly class Attention
             foreach ($knowledge->network->signLinks[$sign->code] as $link) {
                 $from = isset($knowledge->network->causes[$link->parent]) ? [$link->parent => 1.0] : $paths[$link->parent] ?? [];
                 foreach ($from as $cause => $path) {
-                    $worth = ($causes[$cause] ?? 0.0) * $path * $link->strength->probability();
+                    $worth = ($causes[$cause] ?? 0.0) * $path * $link->probability;
                     if ($worth >= self::WORTH && $worth > ($wanted[$sign->code]->worth ?? 0.0)) {
                         $wanted[$sign->code] = new self($sign->code, $part, $cause, $worth);
                     }

@@ -192,7 +192,7 @@ final class OutsideTest extends TestCase
     private static function links(array $links): array
     {
         return array_map(static fn (Link $link): array => [
-            'from' => $link->parent, 'w' => $link->strength->probability(), 'when' => $link->when, 'at' => $link->at?->value,
+            'from' => $link->parent, 'w' => $link->probability, 'when' => $link->when, 'at' => $link->at?->value,
         ], $links);
     }
 

@@ -129,7 +129,7 @@ final class DrawnCases
     private function happens(array $links, array $on, string $form, string $kinds): ?Link
     {
         foreach ($links as $link) {
-            if (($on[$link->parent] ?? false) && $link->holds($form, $kinds) && self::chance($link->strength->probability())) {
+            if (($on[$link->parent] ?? false) && $link->holds($form, $kinds) && self::chance($link->probability)) {
                 return $link;
             }
         }

@@ -160,14 +160,14 @@ final class KnowledgeTest extends TestCase
             foreach ($network->events as $code => $event) {
                 $on[$code] = 1 - array_product(
                     array_map(
-                        static fn (Link $link): float => 1 - ($on[$link->parent] ?? 0.0) * $link->strength->probability(), $event->parents,
+                        static fn (Link $link): float => 1 - ($on[$link->parent] ?? 0.0) * $link->probability, $event->parents,
                     ),
                 );
             }
             foreach (Example::knowledge()->signs as $code => $sign) {
                 $off = array_product(
                     array_map(
-                        static fn (Link $link): float => 1 - ($on[$link->parent] ?? 0.0) * $link->strength->probability(),
+                        static fn (Link $link): float => 1 - ($on[$link->parent] ?? 0.0) * $link->probability,
                         $network->signLinks[$code],
                     ),
                 );
