@@ -86,6 +86,14 @@ final readonly class Movement
         }
     }
 
+    /** @return list<LobeCurve> what the lobe may be as well, as far as its card leaves that open; none where it was measured */
+    public function otherLobes(): array
+    {
+        $lobes = $this->bench->lift($this->place) === null ? array_map($this->lobe(...), FlankShape::others()) : [];
+
+        return array_values(array_filter($lobes, static fn (LobeCurve|Missing $lobe): bool => $lobe instanceof LobeCurve));
+    }
+
     /** Where another lift is tried, the measured lobe grows to it in every point. */
     private function asTried(LobeCurve $measured): LobeCurve
     {

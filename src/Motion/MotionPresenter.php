@@ -47,6 +47,7 @@ final readonly class MotionPresenter
         $found = new Movement($place, $this->bench);
         $tried = $this->tried === null ? null : new Movement($place, $this->tried);
         $lobe = $found->lobe();
+        $curve = $lobe instanceof LobeCurve ? $this->curve($lobe) : null;
         $train = $found->train();
         $triedTrain = $tried?->train();
         $sliders = new Sliders($this->bench);
@@ -59,7 +60,7 @@ final readonly class MotionPresenter
 
         return new MotionView(
             $place, $this->bench->case->engine->placeLabel($place) ?? $place, $this->figures($found->card()),
-            $lobe instanceof LobeCurve ? $this->curve($lobe) : null, $this->changed($lobe, $tried?->lobe()),
+            $curve, $curve === null ? null : $this->band($curve, $found), $this->changed($lobe, $tried?->lobe()),
             $lobe instanceof LobeCurve ? $this->measured($place, $lobe) : null, $this->worn($place),
             $this->figures($found->figures()), $this->figures($found->statics()),
             $train instanceof Missing ? $train->what : [], $train instanceof Missing ? $train->because : null,
@@ -85,7 +86,11 @@ final readonly class MotionPresenter
     {
         $view = $this->motion($place, []);
         $heads = $table === 'lift'
-            ? ['', 'cam degrees from the nose', 'lift, '.$view->unitLength, 'velocity', 'acceleration', 'jerk']
+            ? [
+                '', 'cam degrees from the nose', 'lift, '.$view->unitLength, 'velocity', 'acceleration', 'jerk',
+                'lift, least', 'lift, most', 'velocity, least', 'velocity, most',
+                'acceleration, least', 'acceleration, most', 'jerk, least', 'jerk, most',
+            ]
             : [
                 '', 'engine speed, 1/min', 'loft, '.$view->unitLength, 'gap at the cam', 'bounce', 'bounce, least', 'bounce, most',
                 'landing, m/s', 'peak force, '.$view->unitForce, 'varies from turn to turn',
@@ -93,8 +98,14 @@ final readonly class MotionPresenter
         $lines = [$heads];
         foreach (['found' => [$view->lobe, $view->sweep], 'tried' => [$view->triedLobe, $view->triedSweep]] as $whose => [$lobe, $sweep]) {
             if ($table === 'lift' && $lobe !== null) {
+                $band = $whose === 'found' ? $view->lobeBand : null;
                 foreach ($lobe->lift as $i => $lift) {
-                    $lines[] = [$whose, (float) ($lobe->first + $i), $lift, $lobe->velocity[$i], $lobe->acceleration[$i], $lobe->jerk[$i]];
+                    $lines[] = [
+                        $whose, (float) ($lobe->first + $i), $lift, $lobe->velocity[$i], $lobe->acceleration[$i], $lobe->jerk[$i],
+                        ...($band === null ? array_fill(0, 8, '') : [
+                            ...$band->lift[$i], ...$band->velocity[$i], ...$band->acceleration[$i], ...$band->jerk[$i],
+                        ]),
+                    ];
                 }
             }
             if ($table === 'sweep' && $sweep !== null) {
@@ -263,6 +274,13 @@ final readonly class MotionPresenter
     private function changed(LobeCurve|Missing $found, LobeCurve|Missing|null $tried): ?LiftCurveView
     {
         return $tried instanceof LobeCurve && ($found instanceof Missing || $found->lift !== $tried->lift) ? $this->curve($tried) : null;
+    }
+
+    private function band(LiftCurveView $lobe, Movement $movement): ?LiftBandView
+    {
+        $others = array_map($this->curve(...), $movement->otherLobes());
+
+        return $others === [] ? null : LiftBandView::about($lobe, $others);
     }
 
     private function curve(LobeCurve $lobe): LiftCurveView

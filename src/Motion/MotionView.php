@@ -31,6 +31,8 @@ final readonly class MotionView
         public string $label,
         public array $card,
         public ?LiftCurveView $lobe,
+        #[OA\Property(description: 'what the card leaves open of the lobe; null where it was measured')]
+        public ?LiftBandView $lobeBand,
         public ?LiftCurveView $triedLobe,
         #[OA\Property(description: 'the lift as measured, where it goes before the card')]
         public ?MeasuredLiftView $measured,

@@ -110,6 +110,31 @@ final class MotionTest extends AppTestCase
         }
     }
 
+    /** A card leaves open how its flanks are made: little of the lift, much of the acceleration. */
+    public function testWhatACardLeavesOpenOfItsLobeLiesAboutIt(): void
+    {
+        $this->fill();
+        $motion = $this->motion();
+        $widest = [];
+        foreach (['lift', 'velocity', 'acceleration', 'jerk'] as $of) {
+            $curve = array_map(static fn (Node $one): float => $one->number(), $motion->get('lobe')->get($of)->items());
+            self::assertNotSame([], $curve);
+            $widest[$of] = 0.0;
+            foreach ($motion->get('lobeBand')->get($of)->items() as $i => $band) {
+                [$least, $most] = array_map(static fn (Node $one): float => $one->number(), $band->items());
+                self::assertTrue($least <= $curve[$i] && $curve[$i] <= $most, "{$of} {$i}");
+                $widest[$of] = max($widest[$of], $most - $least);
+            }
+            $widest[$of] /= max($curve);
+        }
+        self::assertGreaterThan(0.005, $widest['lift']);
+        self::assertLessThan(0.06, $widest['lift']);
+        self::assertGreaterThan(0.3, $widest['acceleration']);
+        $rows = $this->table('lift.csv');
+        $most = $motion->get('lobeBand')->get('acceleration')->items()[60]->items()[1]->number();
+        self::assertSame($most, (float) str_getcsv($rows[61], ',', '"', '')[11]);
+    }
+
     public function testThePistonUnderTheValvesOfACylinder(): void
     {
         $this->fill();
@@ -188,6 +213,7 @@ final class MotionTest extends AppTestCase
         $this->send('POST', $this->case.'/entries', $entry, 201);
         $measured = $this->motion();
         self::assertSame('all exhausts', $measured->get('measured')->get('label')->text());
+        self::assertNull($measured->get('lobeBand')->raw(), 'what was measured leaves nothing open');
         self::assertCount(95, $measured->get('measured')->get('lifts')->items());
         self::assertEqualsWithDelta($byCard, self::threshold($measured, 'float', 'found') ?? 0.0, 0.01 * $byCard);
         self::assertSame([], $measured->get('remarks')->words());

@@ -32,7 +32,7 @@ export function Strip({ x, y, name, reading, children }: StripProps) {
   const [bottom = 0, top = 0] = y.range();
   return (
     <g>
-      {y.ticks(bottom - top > TALL ? 4 : 2).map((tick) => (
+      {levels(y, bottom - top > TALL ? 4 : 2).map((tick) => (
         <g key={tick}>
           <path d={`M${left} ${y(tick)}H${right}`} stroke="var(--line)" />
           <text x={left - 6} y={y(tick) + 4} textAnchor="end" className="axis">
@@ -55,6 +55,12 @@ export function Strip({ x, y, name, reading, children }: StripProps) {
       )}
     </g>
   );
+}
+
+/** About so many levels of a scale, and more where these would be one only: one level shows no measure. */
+function levels(y: Scale, about: number): number[] {
+  const ticks = y.ticks(about);
+  return ticks.length > 1 || about > 5 ? ticks : levels(y, about + 1);
 }
 
 /** What is not allowed in a strip, from a value upwards. */

@@ -1,5 +1,5 @@
 import { scaleLinear } from '@visx/scale';
-import { LinePath } from '@visx/shape';
+import { Area, LinePath } from '@visx/shape';
 import type { Schemas } from '../shared/api';
 import { CommonAxis, Strip } from './Chart';
 import { Cursor, pressed, signed, type Readout } from './Cursor';
@@ -13,6 +13,8 @@ const TOPS = { lift: [24, 140], velocity: [170, 244], acceleration: [274, 358], 
 
 interface Props {
   lobe: Lobe;
+  /** What its card leaves open; none where the lobe was measured. */
+  band: Schemas['LiftBandView'] | null;
   tried: readonly { name: string; lobe: Lobe }[];
   /** Points as measured, from the nose; none where the lobe is known from its card. */
   measured: { degrees: readonly number[]; lifts: readonly number[] } | null;
@@ -25,12 +27,12 @@ interface Props {
 }
 
 /** The lift of a lobe and its three derivatives over the cam's angle. */
-export function LiftChart({ lobe, tried, measured, at, onAt, unit, words, label }: Props) {
+export function LiftChart({ lobe, band, tried, measured, at, onAt, unit, words, label }: Props) {
   const x = scaleLinear<number>({ domain: [lobe.first, lobe.first + lobe.lift.length - 1], range: [LEFT, RIGHT] });
   const units = { lift: unit, velocity: `${unit}/°`, acceleration: `${unit}/°²`, jerk: `${unit}/°³` };
   const foot = TOPS.jerk[1];
   const scaleOf = (of: (typeof OF)[number]) => {
-    const all = [...lobe[of], ...tried.flatMap((one) => one.lobe[of])];
+    const all = [...lobe[of], ...(band?.[of].flat() ?? []), ...tried.flatMap((one) => one.lobe[of])];
     return scaleLinear<number>({ domain: [Math.min(0, ...all), Math.max(...all)], range: [TOPS[of][1], TOPS[of][0]] });
   };
   const scales = { lift: scaleOf('lift'), velocity: scaleOf('velocity'), acceleration: scaleOf('acceleration'), jerk: scaleOf('jerk') };
@@ -48,6 +50,17 @@ export function LiftChart({ lobe, tried, measured, at, onAt, unit, words, label 
         return (
           <g key={of}>
             <Strip x={x} y={y} name={`${words[of]}, ${units[of]}`}>
+              {band !== null && (
+                <Area
+                  data={band[of]}
+                  x={(_, i) => x(lobe.first + i)}
+                  y0={([least]) => y(least ?? 0)}
+                  y1={([, most]) => y(most ?? 0)}
+                  className="band"
+                  fill="var(--edge)"
+                  opacity={0.6}
+                />
+              )}
               <path d={`M${LEFT} ${y(0)}H${RIGHT}`} stroke="var(--ink3)" />
               <Curve lobe={lobe} of={of} x={x} y={y} />
               {tried.map((one, i) => (

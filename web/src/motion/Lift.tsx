@@ -57,6 +57,7 @@ export function Lift({ motion, alternatives, change }: Props) {
             <div onKeyDown={onKeyDown} tabIndex={0} role="group" aria-label={words.motion.lobe(motion.label)}>
               <LiftChart
                 lobe={lobe}
+                band={motion.lobeBand}
                 measured={motion.measured}
                 tried={alternatives.flatMap((one) => {
                   const tried = one.motion?.triedLobe ?? null;
@@ -73,6 +74,7 @@ export function Lift({ motion, alternatives, change }: Props) {
         ) : (
           <NoTrain motion={motion} head={words.motion.noLobe} />
         )}
+        {motion.lobeBand !== null && <p className="note">{words.motion.openOfCard}</p>}
       </section>
       <aside className="card-side">
         <MeasuredLift motion={motion} kind={kind} />

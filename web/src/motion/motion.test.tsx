@@ -56,6 +56,7 @@ const motion = (more: object = {}) => ({
   label: '1E',
   card: [{ name: 'ramp_height', label: 'ramp', value: quantity('0.012'), origin: 'as solid lobes usually have it', isGuess: true }],
   lobe,
+  lobeBand: null,
   triedLobe: null,
   measured: null,
   worn: null,
@@ -513,6 +514,23 @@ test('a table of lifts is pasted, checked line by line, and kept for all lobes o
   );
 });
 
+test('what a card leaves open of its lobe lies about each curve, and is told', async () => {
+  const about = (values: readonly number[]) => values.map((value) => [value - 0.1, value + 0.3]);
+  const lobeBand = {
+    lift: about(lobe.lift),
+    velocity: about(lobe.velocity),
+    acceleration: about(lobe.acceleration),
+    jerk: about(lobe.jerk),
+  };
+  openCase(<Motion />, { at: 'motion/lift?at=A1-E1', get: get(motion({ lobeBand })) });
+  const chart = await screen.findByRole('img', { name: words.motion.lobe('1E') });
+  const bands = [...chart.querySelectorAll('path.band')];
+  expect(bands).toHaveLength(4);
+  // The strip has room for it: the most of the lift, 0.7, is at its top.
+  expect(Math.min(...(bands[0]?.getAttribute('d')?.match(/,([\d.]+)/g) ?? []).map((one) => Number(one.slice(1))))).toBeCloseTo(24);
+  expect(screen.getByText(words.motion.openOfCard)).toBeVisible();
+});
+
 test('a measured lobe is drawn with its points, and its table can be taken back', async () => {
   const measured = {
     place: 'kind-E',
@@ -530,6 +548,7 @@ test('a measured lobe is drawn with its points, and its table can be taken back'
   });
   expect(await screen.findByText(new RegExp(words.motion.table.stands('all exhausts', 3, 'dial indicator')))).toBeVisible();
   expect(screen.getByText(/Lift against the card/)).toHaveTextContent('Worn.');
+  expect(screen.queryByText(words.motion.openOfCard)).toBeNull();
   expect(screen.getByRole('img', { name: words.motion.lobe('1E') }).querySelectorAll('circle')).toHaveLength(3);
   await user.click(screen.getByRole('button', { name: words.motion.table.takeBack }));
   await waitFor(() => expect(sent.at(-1)).toMatchObject({ kind: 'withdrawal', slot: { place: 'kind-E', item: 'lift' } }));

@@ -1053,6 +1053,7 @@ export const words = {
     worn: 'Lift against the card',
     fromLibrary: 'Take a lobe of the library over',
     cardAside: 'The measured lift goes before it; the card still says where the lobe stands.',
+    openOfCard: 'Grey: what the card leaves open of the lobe. A table of its lift closes it.',
     table: {
       head: 'Measured lift',
       none: 'None yet: the lobe is drawn from its card, which leaves its flanks open. Turn it under an indicator and take the table in.',
