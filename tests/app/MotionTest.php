@@ -115,21 +115,23 @@ final class MotionTest extends AppTestCase
     {
         $this->fill();
         $motion = $this->motion();
-        $widest = [];
+        $below = $above = [];
         foreach (['lift', 'velocity', 'acceleration', 'jerk'] as $of) {
             $curve = array_map(static fn (Node $one): float => $one->number(), $motion->get('lobe')->get($of)->items());
             self::assertNotSame([], $curve);
-            $widest[$of] = 0.0;
+            $below[$of] = $above[$of] = 0.0;
             foreach ($motion->get('lobeBand')->get($of)->items() as $i => $band) {
                 [$least, $most] = array_map(static fn (Node $one): float => $one->number(), $band->items());
                 self::assertTrue($least <= $curve[$i] && $curve[$i] <= $most, "{$of} {$i}");
-                $widest[$of] = max($widest[$of], $most - $least);
+                $below[$of] = max($below[$of], ($curve[$i] - $least) / max($curve));
+                $above[$of] = max($above[$of], ($most - $curve[$i]) / max($curve));
             }
-            $widest[$of] /= max($curve);
         }
-        self::assertGreaterThan(0.005, $widest['lift']);
-        self::assertLessThan(0.06, $widest['lift']);
-        self::assertGreaterThan(0.3, $widest['acceleration']);
+        foreach ([$below, $above] as $side) {
+            self::assertGreaterThan(0.002, $side['lift']);
+            self::assertLessThan(0.03, $side['lift']);
+            self::assertGreaterThan(0.1, $side['acceleration']);
+        }
         $rows = $this->table('lift.csv');
         $most = $motion->get('lobeBand')->get('acceleration')->items()[60]->items()[1]->number();
         self::assertSame($most, (float) str_getcsv($rows[61], ',', '"', '')[11]);
