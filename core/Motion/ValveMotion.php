@@ -704,21 +704,13 @@ abstract class ValveMotion
         return $found;
     }
 
-    /** What the lobe asks over a cell, in powers: as LobeCurve::powers() has it, in straight code. */
+    /** What the lobe asks over a cell, in powers. */
     private function ask(int $cell): void
     {
-        $s0 = $this->asked[$cell];
-        $p0 = $this->slope[$cell];
-        $b0 = $this->bend[$cell];
-        $rise = $this->asked[$cell + 1] - $s0;
-        $p1 = $this->slope[$cell + 1];
-        $b1 = $this->bend[$cell + 1];
-        $this->c0 = $s0;
-        $this->c1 = $p0;
-        $this->c2 = 0.5 * $b0;
-        $this->c3 = 10.0 * $rise - 6.0 * $p0 - 4.0 * $p1 - 1.5 * $b0 + 0.5 * $b1;
-        $this->c4 = -15.0 * $rise + 8.0 * $p0 + 7.0 * $p1 + 1.5 * $b0 - $b1;
-        $this->c5 = 6.0 * $rise - 3.0 * $p0 - 3.0 * $p1 - 0.5 * $b0 + 0.5 * $b1;
+        [$this->c0, $this->c1, $this->c2, $this->c3, $this->c4, $this->c5] = LobeCurve::powers(
+            $this->asked[$cell], $this->slope[$cell], $this->bend[$cell],
+            $this->asked[$cell + 1], $this->slope[$cell + 1], $this->bend[$cell + 1],
+        );
     }
 
     /** The same from another point of the cell on. */
@@ -746,7 +738,7 @@ abstract class ValveMotion
     {
         [$g0, $g1, $g2, $g3, $g4, $g5, $g6, $g7, $g8, $g9, $g10, $g11] = $gap;
         $open = $opening = 0.0;
-        for ($n = count($gap); $n > 12;) {
+        for ($n = count($gap); $n > self::LEAST_TERMS;) {
             $opening = $opening * $at + $open;
             $open = $open * $at + $gap[--$n];
         }
