@@ -12,7 +12,7 @@ use function abs;
  */
 final class SurgingSpring extends ValveMotion
 {
-    private const MOST_TURNS = 40;
+    private const MOST_TURNS = 30;
     /** Share of the seat load that a swinging spring may take off a shut valve which is said to stay shut. */
     private const SHUT = 0.4;
 
