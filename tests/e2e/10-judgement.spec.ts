@@ -234,8 +234,9 @@ test('the obvious cause is wrong until the check is made that tells it apart; fr
   await page.getByLabel('First event, in your judgement').click();
   await page.getByTitle('Guide worn open').click();
   await page.getByLabel('Your reasons, in your own words').fill('Grit in the filter; every guide is ground alike.');
-  await page.getByLabel('Rule out a cause').click();
-  await page.getByTitle('Guide worn', { exact: true }).last().click();
+  await page.getByLabel('Rule out a cause').pressSequentially('guide worn');
+  await expect(page.locator('.ant-select-item-option-active:visible')).toHaveText('Guide worn');
+  await page.keyboard.press('Enter');
   await page.getByLabel('Why not: Guide worn').fill('Bores of that age would not all go at once.');
   await page.getByLabel('Open points').fill('Where the grit came in.');
   for (let i = 0; i < 16; i++) await page.getByRole('slider', { name: 'How sure are you' }).press('ArrowRight');

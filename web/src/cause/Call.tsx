@@ -161,7 +161,7 @@ export function Call({ ranking }: { ranking: RankingView | undefined }) {
         list={draft.ruledOut}
         causes={causes.filter((one) => !draft.causes.includes(one.code))}
         name={name}
-        onChange={(ruledOut) => change({ ruledOut })}
+        onChange={(to) => change((now) => ({ ruledOut: to({ ...EMPTY, ...now }.ruledOut) }))}
       />
       <label>
         <span>{words.cause.open}</span>

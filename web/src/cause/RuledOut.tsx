@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Button, Input } from 'antd';
+import { useEffect, useRef } from 'react';
 import type { RankingView } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { words } from '../shared/messages';
@@ -16,7 +17,7 @@ interface Props {
   /** What can be ruled out, likeliest first. */
   causes: RankingView['causes'];
   name: (code: string) => string;
-  onChange: (list: Ruled[]) => void;
+  onChange: (to: (list: readonly Ruled[]) => Ruled[]) => void;
 }
 
 /** How much of what speaks against a cause is written down for a start. */
@@ -25,10 +26,21 @@ const LINES = 2;
 /** What it was not, and why: begun with what speaks most against it, for the analyst to put into words. */
 export function RuledOut({ caseId, list, causes, name, onChange }: Props) {
   const queries = useQueryClient();
+  const isShown = useRef(true);
+  useEffect(() => {
+    isShown.current = true;
+    return () => {
+      isShown.current = false;
+    };
+  }, []);
+  const write = (cause: string, why: (before: string) => string): void =>
+    onChange((now) => now.map((one) => (one.cause === cause ? { ...one, why: why(one.why) } : one)));
   const add = async (cause: string): Promise<void> => {
+    onChange((now) => [...now, { cause, why: '' }]);
     const ledger = await queries.query(ledgerOf(caseId, cause, null)).catch(() => null);
     const against = (ledger?.against ?? []).slice(0, LINES).map((line) => line.words);
-    onChange([...list, { cause, why: against.join('; ') }]);
+    // What was written while this was on its way stays as it is.
+    if (isShown.current && against.length > 0) write(cause, (before) => (before === '' ? against.join('; ') : before));
   };
   const left = causes.filter((one) => !list.some((ruled) => ruled.cause === one.code));
   return (
@@ -42,7 +54,7 @@ export function RuledOut({ caseId, list, causes, name, onChange }: Props) {
               size="small"
               type="link"
               aria-label={words.cause.notRuledOut(name(one.cause))}
-              onClick={() => onChange(list.filter((other) => other !== one))}
+              onClick={() => onChange((now) => now.filter((other) => other.cause !== one.cause))}
             >
               {words.chain.takeBack}
             </Button>
@@ -52,7 +64,7 @@ export function RuledOut({ caseId, list, causes, name, onChange }: Props) {
               maxLength={8000}
               aria-label={words.cause.whyNot(name(one.cause))}
               placeholder={words.cause.whyNot(name(one.cause))}
-              onChange={(event) => onChange(list.map((other) => (other === one ? { ...one, why: event.target.value } : other)))}
+              onChange={(event) => write(one.cause, () => event.target.value)}
             />
           </li>
         ))}
@@ -62,6 +74,7 @@ export function RuledOut({ caseId, list, causes, name, onChange }: Props) {
         value={null}
         width="100%"
         placeholder={words.cause.ruleOut}
+        isSearched
         onChange={(cause: string) => void add(cause)}
         options={left.map((one) => ({ value: one.code, label: one.label }))}
       />

@@ -294,6 +294,35 @@ test('what it was not is begun with what speaks most against it, and goes with t
   );
 });
 
+test('what is written while the reason against a cause is looked up stays, and is not written over', async () => {
+  const view = twin({ entries: [] });
+  const put = calling(view);
+  let answerLate = (): void => undefined;
+  const late = new Promise<typeof ranking>((done) => {
+    answerLate = () => done({ against: [line('x', 'told late', '÷2', -3)] } as never);
+  });
+  const { user } = openCase(<Call ranking={ranking} />, { view, get: { ...served, '/api/cases/{id}/ledger/{cause}': () => late } });
+  for (const label of ['Valve float', 'Cause a']) {
+    await user.type(screen.getByLabelText(words.cause.ruleOut), label);
+    await user.click(await screen.findByTitle(label));
+    expect(await screen.findByLabelText(words.cause.whyNot(label))).toHaveValue('');
+  }
+  await user.type(screen.getByLabelText(words.cause.whyNot('Valve float')), 'Mine.');
+  await user.type(screen.getByLabelText(words.cause.open), 'Who shimmed it.');
+  act(() => answerLate());
+  await waitFor(() => expect(screen.getByLabelText(words.cause.whyNot('Cause a'))).toHaveValue('told late'));
+  await user.click(screen.getByRole('button', { name: words.cause.save }));
+  await waitFor(() =>
+    expect(put[0]?.body).toMatchObject({
+      ruledOut: [
+        { cause: 'float', why: 'Mine.' },
+        { cause: 'a', why: 'told late' },
+      ],
+      open: 'Who shimmed it.',
+    }),
+  );
+});
+
 test('what is called after all is not ruled out any more', async () => {
   const call = { causes: [], words: '', confidence: null, by: 'x', ...rest, ruledOut: [{ cause: 'float', why: 'no' }] };
   const { user } = openCase(<Call ranking={ranking} />, { view: twin({ call }), get: served });

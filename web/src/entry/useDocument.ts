@@ -30,7 +30,8 @@ export interface WrittenDocument<T> {
   /** What another hand wrote meanwhile. */
   theirs: T | null;
   problem: string | null;
-  change: (part: Partial<T>) => T;
+  /** What is told by a function is told of the draft as it is by then, not as it was drawn. */
+  change: (part: Partial<T> | ((now: T) => Partial<T>)) => T;
   /** Gives the version that was written, or null where it was not. */
   save: (draft?: T) => Promise<number | null>;
   takeTheirs: () => void;
@@ -79,7 +80,8 @@ export function useDocument<T extends object>({ key, stands, version, isReadable
     problem: saving.error === null ? null : failureWords(saving.error),
     change: (part) => {
       const now = latest.current;
-      const changed = { ...(now?.draft ?? stands), ...part };
+      const before = now?.draft ?? stands;
+      const changed = { ...before, ...(typeof part === 'function' ? part(before) : part) };
       keep({ draft: changed, base: now?.base ?? stands, version: now?.version ?? version });
       return changed;
     },

@@ -10,9 +10,13 @@ interface Props<T> {
   onClear?: () => void;
   placeholder?: string;
   width?: number | string;
+  /** Whether a long list is narrowed by typing. */
+  isSearched?: boolean;
   isBare?: boolean;
   className?: string;
 }
+
+const BY_LABEL = { optionFilterProp: 'label' };
 
 /** One of many, opened from a list. It is drawn anew only where what it shows changed: many stand beside fields that are typed in. */
 export function Choice<T extends string | number>({ options, onChange, onClear, ...shown }: Props<T>): ReactNode {
@@ -33,7 +37,18 @@ type DrawnProps = Omit<Props<string | number>, 'options' | 'onChange' | 'onClear
   onChange: (value: string | number | undefined) => void;
 };
 
-const Drawn = memo(function Drawn({ label, value, options, canClear, placeholder, width, isBare, className, onChange }: DrawnProps) {
+const Drawn = memo(function Drawn({
+  label,
+  value,
+  options,
+  canClear,
+  placeholder,
+  width,
+  isSearched,
+  isBare,
+  className,
+  onChange,
+}: DrawnProps) {
   return (
     <Select<string | number>
       value={value}
@@ -43,6 +58,7 @@ const Drawn = memo(function Drawn({ label, value, options, canClear, placeholder
       className={className ?? ''}
       variant={isBare === true ? 'borderless' : 'outlined'}
       popupMatchSelectWidth={false}
+      showSearch={isSearched === true && BY_LABEL}
       style={{ width }}
       onChange={onChange}
       options={JSON.parse(options) as { value: string | number; label: string; title?: string }[]}
