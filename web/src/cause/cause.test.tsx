@@ -298,8 +298,8 @@ test('what is written while the reason against a cause is looked up stays, and i
   const view = twin({ entries: [] });
   const put = calling(view);
   let answerLate = (): void => undefined;
-  const late = new Promise<typeof ranking>((done) => {
-    answerLate = () => done({ against: [line('x', 'told late', '÷2', -3)] } as never);
+  const late = new Promise<object>((done) => {
+    answerLate = () => done({ against: [line('x', 'told late', '÷2', -3)] });
   });
   const { user } = openCase(<Call ranking={ranking} />, { view, get: { ...served, '/api/cases/{id}/ledger/{cause}': () => late } });
   for (const label of ['Valve float', 'Cause a']) {
@@ -321,6 +321,25 @@ test('what is written while the reason against a cause is looked up stays, and i
       open: 'Who shimmed it.',
     }),
   );
+});
+
+test('a reason that is told after the call was saved goes on top of what was saved', async () => {
+  const view = twin({ entries: [] });
+  const put = calling(view);
+  let answerLate = (): void => undefined;
+  const late = new Promise<object>((done) => {
+    answerLate = () => done({ against: [line('x', 'told late', '÷2', -3)] });
+  });
+  const { user } = openCase(<Call ranking={ranking} />, { view, get: { ...served, '/api/cases/{id}/ledger/{cause}': () => late } });
+  await user.click(screen.getByLabelText(words.cause.ruleOut));
+  await user.click(await screen.findByTitle('Valve float'));
+  await user.click(screen.getByRole('button', { name: words.cause.save }));
+  await waitFor(() => expect(put).toHaveLength(1));
+  await waitFor(() => expect(screen.getByRole('button', { name: words.cause.save })).toBeDisabled());
+  act(() => answerLate());
+  expect(await screen.findByDisplayValue('told late')).toBeVisible();
+  await user.click(screen.getByRole('button', { name: words.cause.save }));
+  await waitFor(() => expect(put[1]).toMatchObject({ ifMatch: '"2"', body: { ruledOut: [{ cause: 'float', why: 'told late' }] } }));
 });
 
 test('what is called after all is not ruled out any more', async () => {

@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Refused } from '../shared/api';
 import { failureWords } from '../shared/failure';
 
@@ -55,6 +55,10 @@ const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.s
 export function useDocument<T extends object>({ key, stands, version, isReadable, put, refetch }: Source<T>): WrittenDocument<T> {
   const [own, setOwn] = useState<Kept<T> | null>(() => read(key, isReadable));
   const latest = useRef(own);
+  const standing = useRef({ stands, version });
+  useEffect(() => {
+    standing.current = { stands, version };
+  });
   const onItsWay = useRef<Promise<number | null>>(Promise.resolve(null));
   const keep = (kept: Kept<T> | null): void => {
     latest.current = kept;
@@ -79,10 +83,9 @@ export function useDocument<T extends object>({ key, stands, version, isReadable
     theirs: isOvertaken ? stands : null,
     problem: saving.error === null ? null : failureWords(saving.error),
     change: (part) => {
-      const now = latest.current;
-      const before = now?.draft ?? stands;
-      const changed = { ...before, ...(typeof part === 'function' ? part(before) : part) };
-      keep({ draft: changed, base: now?.base ?? stands, version: now?.version ?? version });
+      const now = latest.current ?? { draft: standing.current.stands, base: standing.current.stands, version: standing.current.version };
+      const changed = { ...now.draft, ...(typeof part === 'function' ? part(now.draft) : part) };
+      keep({ ...now, draft: changed });
       return changed;
     },
     save: (given) => {
