@@ -12,6 +12,10 @@ namespace MuteTapper\Core\Cause;
  */
 final class Elimination
 {
+    /** What a neighbour of an event counts in the order of elimination, where a step below it counts one, and what a table of it takes off. */
+    private const NEIGHBOUR = 10;
+    private const TABLE = 2;
+
     /** @var list<Step> */
     private array $steps = [];
     /** @var array<int, int|null> the step into which each step's message goes */
@@ -495,17 +499,15 @@ final class Elimination
     }
 
     /**
-     * Chooses the order and lays out, per step, how the indices of its tables follow the step's own. Of the events with the fewest
-     * neighbours, so that tables stay small, the one goes first whose elimination makes the fewest of them neighbours of each other (least
-     * fill), then the one with the fewest steps below it, then the one with the most factors, so that what an explanation touches comes
-     * together soon.
+     * Chooses the order and lays out, per step, how the indices of its tables follow the step's own. An event goes first that has few
+     * neighbours, so that tables stay small, many tables of its own and few steps below it, so that what explanations touch comes together
+     * soon [own: weights tried on whole records]; of those alike the one whose elimination makes the fewest events neighbours (least fill).
      *
      * @param list<list<int>> $scopes events of each factor
      */
     private function plan(array $scopes, int $eventCount): void
     {
         $neighbours = $factorsOf = $messagesOf = $eventCount === 0 ? [] : array_fill(0, $eventCount, []);
-        $heights = $eventCount === 0 ? [] : array_fill(0, $eventCount, 0);
         foreach ($scopes as $f => $scope) {
             $this->stepOf[$f] = null;
             foreach ($scope as $event) {
@@ -516,30 +518,27 @@ final class Elimination
             }
             self::join($neighbours, $scope);
         }
-        $counts = array_map(count(...), $factorsOf);
-        $fills = [];
-        while ($neighbours !== []) {
-            $sizes = array_map(count(...), $neighbours);
-            /** @var non-empty-list<int> $fewest */
-            $fewest = array_keys($sizes, min($sizes), true);
-            $costs = [];
-            foreach ($fewest as $event) {
-                $fills[$event] ??= self::fill($neighbours[$event], $neighbours);
-                $costs[] = [$fills[$event], $heights[$event], -$counts[$event], $event];
+        $below = []; // of each step, itself and those that lead to it
+        $cost = static function (int $event) use (&$neighbours, &$factorsOf, &$messagesOf, &$below): int {
+            $tables = count($factorsOf[$event]) + count($messagesOf[$event]);
+
+            return self::NEIGHBOUR * count($neighbours[$event]) - self::TABLE * $tables
+                + array_sum(array_intersect_key($below, $messagesOf[$event]));
+        };
+        $costs = array_map($cost, array_keys($neighbours));
+        while ($costs !== []) {
+            $fills = [];
+            foreach (array_keys($costs, min($costs), true) as $event) {
+                $fills[] = [self::fill($neighbours[$event], $neighbours), $event];
             }
-            $event = min($costs)[3];
+            $event = min($fills)[1];
             $others = array_keys($neighbours[$event]);
             sort($others);
             self::join($neighbours, $others);
-            foreach ($others as $other) {
-                unset($neighbours[$other][$event]);
-                $heights[$other] = max($heights[$other], $heights[$event] + 1);
-                $fills = array_diff_key($fills, $neighbours[$other]);
-            }
-            $fills = array_diff_key($fills, $neighbours[$event]);
-            unset($neighbours[$event], $fills[$event]);
+            unset($costs[$event]);
             $this->width = max($this->width, count($others) + 1);
             $s = count($this->steps);
+            $below[$s] = 1;
             $steps = $maps = [];
             $factors = array_keys($factorsOf[$event]);
             foreach ($factorsOf[$event] as $f => $scope) {
@@ -551,6 +550,7 @@ final class Elimination
             }
             foreach ($messagesOf[$event] as $from => $scope) {
                 $this->next[$from] = $s;
+                $below[$s] += $below[$from];
                 $steps[count($maps)] = $from;
                 $maps[] = self::map($others, $event, $scope);
                 foreach ($scope as $one) {
@@ -558,7 +558,9 @@ final class Elimination
                 }
             }
             foreach ($others as $other) {
+                unset($neighbours[$other][$event]);
                 $messagesOf[$other][$s] = $others;
+                $costs[$other] = $cost($other);
             }
             $this->steps[] = new Step($factors, $steps, $maps, 1 << count($others));
             $this->next[] = null;
