@@ -4,7 +4,7 @@ import { useBench } from '../entry/useBench';
 import type { ColumnView } from '../shared/api';
 import { words } from '../shared/messages';
 import './claim.css';
-import { HowWellKnown, type Standing } from './HowWellKnown';
+import { HowWellKnown, useStanding, type Standing } from './HowWellKnown';
 
 interface Props {
   column: ColumnView;
@@ -23,21 +23,17 @@ export function ClaimCell({ column, place, placeName = '', coil = 'outer' }: Pro
   const refused = refusedIn(state);
   const written = (text: string, at: string): string => (column.atHeight && at !== '' ? `${text} at ${at}` : text);
   const stands = entry === null || entry.standing === 'unknown' ? '' : written(entry.text ?? '', entry.atText ?? '');
-  const standing = (entry?.standing ?? refused?.entry.data.standing ?? 'said') as Standing;
+  const { mean, ...how } = useStanding((entry?.standing ?? refused?.entry.data.standing) as Standing | undefined);
   const name = [column.label, placeName].filter(Boolean).join(', ');
 
-  const post = (text: string, how: Standing): void => {
-    if (how === 'unknown') {
+  const post = (text: string, standing: Standing): void => {
+    mean(null);
+    if (standing === 'unknown') {
       record('claim', slot, { standing: 'unknown' }, `${name}, unknown`);
       return;
     }
     const [value = '', at] = column.atHeight ? text.split(/\s+at\s+|\s*@\s*/i) : [text];
-    record(
-      'claim',
-      slot,
-      { text: value, standing: how, ...(at === undefined ? {} : { atText: at }) },
-      `${words.story.claimed(name)}, ${text}`,
-    );
+    record('claim', slot, { text: value, standing, ...(at === undefined ? {} : { atText: at }) }, `${words.story.claimed(name)}, ${text}`);
   };
   return (
     <div className="claim">
@@ -51,9 +47,13 @@ export function ClaimCell({ column, place, placeName = '', coil = 'outer' }: Pro
         }
         placeholder={placeholderOf(column)}
         isFigure
-        onRecord={(text) => (text === '' ? withdraw(slot, name) : post(text, standing === 'unknown' ? 'said' : standing))}
+        onRecord={(text) => (text === '' ? withdraw(slot, name) : post(text, how.standing === 'unknown' ? 'said' : how.standing))}
       />
-      <HowWellKnown value={standing} name={name} onChange={(how) => (how === 'unknown' || stands !== '') && post(stands, how)} />
+      <HowWellKnown
+        {...how}
+        name={name}
+        onChange={(chosen) => (chosen === 'unknown' || stands !== '' ? post(stands, chosen) : mean(chosen))}
+      />
     </div>
   );
 }

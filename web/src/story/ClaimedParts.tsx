@@ -4,7 +4,7 @@ import { useBench } from '../entry/useBench';
 import type { CaseView } from '../shared/api';
 import { words } from '../shared/messages';
 import { useCatalogue } from '../shared/queries';
-import { HowWellKnown, type Standing } from '../sheet/HowWellKnown';
+import { HowWellKnown, useStanding, type Standing } from '../sheet/HowWellKnown';
 import { ClaimCell } from '../sheet/ClaimCell';
 
 type BuildPart = CaseView['buildParts'][number];
@@ -65,8 +65,13 @@ function WordsCell({ part, place }: { part: BuildPart; place: string }) {
   const { entry } = state;
   const refused = refusedIn(state);
   const stands = entry?.content.words ?? '';
-  const standing = (entry?.standing ?? 'said') as Standing;
+  const { mean, ...how } = useStanding((entry?.standing ?? refused?.entry.data.standing) as Standing | undefined);
   const name = [part.label, KINDS[place]].filter(Boolean).join(', ');
+  const post = (text: string, standing: Standing): void => {
+    mean(null);
+    if (standing === 'unknown') record('claim', slot, { standing }, `${name}, unknown`);
+    else record('claim', slot, { words: text, standing }, words.story.claimed(name));
+  };
   return (
     <div className="claim">
       <EntryField
@@ -74,19 +79,12 @@ function WordsCell({ part, place }: { part: BuildPart; place: string }) {
         stands={stands}
         refused={refused === null ? null : { text: refused.entry.data.words ?? '', reason: reasonOf(refused) }}
         maxLength={1000}
-        onRecord={(text) =>
-          text === ''
-            ? withdraw(slot, name)
-            : record('claim', slot, { words: text, standing: standing === 'unknown' ? 'said' : standing }, words.story.claimed(name))
-        }
+        onRecord={(text) => (text === '' ? withdraw(slot, name) : post(text, how.standing === 'unknown' ? 'said' : how.standing))}
       />
       <HowWellKnown
-        value={standing}
+        {...how}
         name={name}
-        onChange={(how) => {
-          if (how === 'unknown') record('claim', slot, { standing: how }, `${name}, unknown`);
-          else if (stands !== '') record('claim', slot, { words: stands, standing: how }, `${name}, ${how}`);
-        }}
+        onChange={(chosen) => (chosen === 'unknown' || stands !== '' ? post(stands, chosen) : mean(chosen))}
       />
     </div>
   );

@@ -176,6 +176,15 @@ test('a part claimed is words first, then how well they are known', async () => 
   ]);
 });
 
+test('how well a thing is known may be said before the thing', async () => {
+  const { user, sent } = openCase(<ClaimedParts />);
+  await user.click(screen.getByLabelText('how well known: springs, all intakes'));
+  await user.click(await screen.findByTitle('known'));
+  expect(sent).toEqual([]);
+  await user.type(screen.getByLabelText('claimed springs, all intakes'), 'pale dots{Enter}');
+  await waitFor(() => expect(told(sent)).toEqual([['kind-I/springs/claimed.words', { words: 'pale dots', standing: 'known' }]]));
+});
+
 test('Escape puts back what was claimed, and an emptied claim is taken back', async () => {
   const entries = [
     { kind: 'claim' as const, place: 'engine', part: 'oil', item: 'claimed.words', content: { words: 'thin', standing: 'known' as const } },
