@@ -1,22 +1,13 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
 import { answer, api, type PlanView, type QueueRow, type Schemas } from '../shared/api';
 import { usePerson } from '../shared/person';
+import { useLater } from '../shared/useLater';
 
 export type ShopView = 'all' | 'mine' | 'bench' | 'waiting' | 'overdue' | 'signed' | 'aside';
 export const shopViews: readonly ShopView[] = ['all', 'mine', 'bench', 'waiting', 'overdue', 'signed', 'aside'];
 
 /** Typing is followed by one question, not by one a letter. */
 const ASK_AFTER = 180;
-
-function useLater<T>(value: T): T {
-  const [later, setLater] = useState(value);
-  useEffect(() => {
-    const timer = setTimeout(() => setLater(value), ASK_AFTER);
-    return () => clearTimeout(timer);
-  }, [value]);
-  return later;
-}
 
 /** A row with its head plan, which its page has beside it. */
 export type ShownRow = Omit<QueueRow, 'plan'> & { plan: PlanView | null };
@@ -34,7 +25,7 @@ export interface ShownQueue {
 /** The queue, a page at a time: what the shop has in this view that answers to these words. */
 export function useQueue(view: ShopView, find: string): ShownQueue {
   const person = usePerson();
-  const asked = useLater(find.trim());
+  const asked = useLater(find.trim(), ASK_AFTER);
   const queue = useInfiniteQuery({
     queryKey: ['cases', view, asked, view === 'mine' ? person : ''],
     queryFn: ({ pageParam }) =>

@@ -323,10 +323,12 @@ export const useMeasures = (id: string): UseQueryResult<Schemas['MeasureView'][]
 export const useSchedule = (id: string): UseQueryResult<Schemas['ScheduleView']> =>
   useQuery(ofCase(id, ['schedule'], () => answer(api.GET('/api/cases/{id}/schedule', { params: { path: { id } } }))));
 
-export const useAttention = (id: string, place: string): UseQueryResult<Schemas['AttentionView'][]> =>
-  useQuery(
-    ofCase(id, ['attention', place], () => answer(api.GET('/api/cases/{id}/attention/{place}', { params: { path: { id, place } } }))),
-  );
+/** @param isAsked whether it is asked for where it is not known yet */
+export const useAttention = (id: string, place: string, isAsked: boolean): UseQueryResult<Schemas['AttentionView'][]> =>
+  useQuery({
+    ...ofCase(id, ['attention', place], () => answer(api.GET('/api/cases/{id}/attention/{place}', { params: { path: { id, place } } }))),
+    enabled: isAsked,
+  });
 
 export type Limit = Schemas['LimitView'];
 

@@ -1,6 +1,10 @@
 import { useBench } from '../entry/useBench';
 import { words } from '../shared/messages';
 import { useAttention } from '../shared/queries';
+import { useLater } from '../shared/useLater';
+
+/** A hand that walks the stations asks where it rests. */
+const REST = 250;
 
 interface Props {
   place: string;
@@ -10,7 +14,7 @@ interface Props {
 /** What a careful analyst would still look at in this place, and for whose sake. */
 export function WorthALook({ place, onTake }: Props) {
   const { view } = useBench();
-  const attention = useAttention(view.id, place);
+  const attention = useAttention(view.id, place, useLater(place, REST) === place);
   const signs = attention.data ?? [];
   if (signs.length === 0) return null;
   const reasons = [...new Set(signs.map((one) => one.because))];
