@@ -12,8 +12,7 @@ namespace MuteTapper\Core\Cause;
  */
 final class Elimination
 {
-    /** What a neighbour of an event counts in the order of elimination, where a step below it counts one, and what a table of it takes off. */
-    private const NEIGHBOUR = 10;
+    /** In the order of elimination a table of an event makes up for so many steps below it. */
     private const TABLE = 2;
 
     /** @var list<Step> */
@@ -46,7 +45,7 @@ final class Elimination
     private array $around = [];
     private int $width = 0;
     private float $power = 1.0;
-    /** How many messages were worked out: what a ranking costs, whatever the machine. */
+    /** How many places of messages were worked out: what a ranking costs, whatever the machine. */
     public int $worked = 0;
 
     /**
@@ -377,7 +376,7 @@ final class Elimination
      */
     private function summed(int $s, array $effects, array $numbers): array
     {
-        ++$this->worked;
+        $this->worked += $this->steps[$s]->size;
         [$touched, $mask, $whenOff, $whenOn] = $this->touched($s, $effects, $numbers);
         [$off, $on] = $this->resting[$s][$mask] ??= $this->resting($s, $mask);
         $maps = $this->steps[$s]->maps;
@@ -499,9 +498,10 @@ final class Elimination
     }
 
     /**
-     * Chooses the order and lays out, per step, how the indices of its tables follow the step's own. An event goes first that has few
-     * neighbours, so that tables stay small, many tables of its own and few steps below it, so that what explanations touch comes together
-     * soon [own: weights tried on whole records]; of those alike the one whose elimination makes the fewest events neighbours (least fill).
+     * Chooses the order and lays out, per step, how the indices of its tables follow the step's own. Of the events with the fewest
+     * neighbours, so that tables stay small, the one goes first that has many tables for the steps below it, so that what explanations
+     * touch comes together soon [own; tried on whole records]; of those alike the one whose elimination makes the fewest events neighbours
+     * (least fill).
      *
      * @param list<list<int>> $scopes events of each factor
      */
@@ -519,19 +519,16 @@ final class Elimination
             self::join($neighbours, $scope);
         }
         $below = []; // of each step, itself and those that lead to it
-        $cost = static function (int $event) use (&$neighbours, &$factorsOf, &$messagesOf, &$below): int {
+        $cost = static function (int $event) use (&$neighbours, &$factorsOf, &$messagesOf, &$below): array {
             $tables = count($factorsOf[$event]) + count($messagesOf[$event]);
 
-            return self::NEIGHBOUR * count($neighbours[$event]) - self::TABLE * $tables
-                + array_sum(array_intersect_key($below, $messagesOf[$event]));
+            return [count($neighbours[$event]), array_sum(array_intersect_key($below, $messagesOf[$event])) - self::TABLE * $tables];
         };
         $costs = array_map($cost, array_keys($neighbours));
         while ($costs !== []) {
-            $fills = [];
-            foreach (array_keys($costs, min($costs), true) as $event) {
-                $fills[] = [self::fill($neighbours[$event], $neighbours), $event];
-            }
-            $event = min($fills)[1];
+            /** @var non-empty-list<int> $alike */
+            $alike = array_keys($costs, min($costs), true);
+            $event = min(array_map(static fn (int $one): array => [self::fill($neighbours[$one], $neighbours), $one], $alike))[1];
             $others = array_keys($neighbours[$event]);
             sort($others);
             self::join($neighbours, $others);
