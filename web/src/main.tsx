@@ -25,7 +25,8 @@ function Coloured() {
   const isDark = useSyncExternalStore(onTurned, dark);
   useEffect(() => applyColours(isDark), [isDark]);
   return (
-    <ConfigProvider theme={theme(isDark)}>
+    // Lists are short enough to be drawn whole: every line is then an option to a screen reader, and none moves under a click.
+    <ConfigProvider theme={theme(isDark)} virtual={false}>
       <RouterProvider router={router} />
     </ConfigProvider>
   );

@@ -294,13 +294,19 @@ test('what it was not is begun with what speaks most against it, and goes with t
   );
 });
 
-test('what is written while the reason against a cause is looked up stays, and is not written over', async () => {
-  const view = twin({ entries: [] });
-  const put = calling(view);
+/** A ledger that comes when it is told to. */
+function slowLedger(): { late: Promise<object>; answerLate: () => void } {
   let answerLate = (): void => undefined;
   const late = new Promise<object>((done) => {
     answerLate = () => done({ against: [line('x', 'told late', '÷2', -3)] });
   });
+  return { late, answerLate: () => answerLate() };
+}
+
+test('what is written while the reason against a cause is looked up stays, and is not written over', async () => {
+  const view = twin({ entries: [] });
+  const put = calling(view);
+  const { late, answerLate } = slowLedger();
   const { user } = openCase(<Call ranking={ranking} />, { view, get: { ...served, '/api/cases/{id}/ledger/{cause}': () => late } });
   for (const label of ['Valve float', 'Cause a']) {
     await user.type(screen.getByLabelText(words.cause.ruleOut), label);
@@ -326,10 +332,7 @@ test('what is written while the reason against a cause is looked up stays, and i
 test('a reason that is told after the call was saved goes on top of what was saved', async () => {
   const view = twin({ entries: [] });
   const put = calling(view);
-  let answerLate = (): void => undefined;
-  const late = new Promise<object>((done) => {
-    answerLate = () => done({ against: [line('x', 'told late', '÷2', -3)] });
-  });
+  const { late, answerLate } = slowLedger();
   const { user } = openCase(<Call ranking={ranking} />, { view, get: { ...served, '/api/cases/{id}/ledger/{cause}': () => late } });
   await user.click(screen.getByLabelText(words.cause.ruleOut));
   await user.click(await screen.findByTitle('Valve float'));
