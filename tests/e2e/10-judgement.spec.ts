@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { atTheBench, entered, newCase, saved, shop, test, uuid } from './bench';
+import { atTheBench, entered, newCase, saved, shop, slowed, test, uuid } from './bench';
 
 // The judgement on the screen: where a mark is decides where the cause is, and a test before the teardown can decide alone.
 
@@ -162,6 +162,9 @@ test('two banks side by side: what differs is seen, and the judgement hears it',
   await expect(figures.getByRole('row', { name: /wire diameter exhausts/ })).toContainText('−0.011');
   await expect(page.getByRole('table', { name: 'Signs and parts that differ' })).toContainText('seat hammered');
 
+  // What is chosen goes on what was chosen just before, also where the screen is slow to show it.
+  await slowed(page, 12);
+
   // By keys: the sides change places, and the difference its sign.
   await page.keyboard.press('x');
   await expect(figures.getByRole('row', { name: /wire diameter exhausts/ })).toContainText('0.011');
@@ -175,6 +178,7 @@ test('two banks side by side: what differs is seen, and the judgement hears it',
   await expect(figures.getByRole('columnheader', { name: 'B: 1E', exact: true })).toBeVisible();
   await expect(figures.getByRole('row', { name: /wire diameter/ })).toContainText('0.011');
 
+  await slowed(page, 1);
   await page.getByRole('link', { name: /8 Cause/ }).click();
   await expect(page.getByRole('row').filter({ hasText: 'Heads or banks unlike' })).toContainText('bank B');
 });

@@ -27,7 +27,19 @@ export const test = base.extend({
     await provide(program);
     await program.dispose();
   },
+  page: async ({ page }, provide) => {
+    if (SLOW > 1) await slowed(page, SLOW);
+    await provide(page);
+  },
 });
+
+/** How many times slower the pages compute than this machine: what a hand does between two frames shows only on a slow one. */
+const SLOW = Number(process.env['SLOW'] ?? 1);
+
+export async function slowed(page: Page, times: number): Promise<void> {
+  const session = await page.context().newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: Math.max(times, SLOW) });
+}
 
 interface Case {
   id: string;

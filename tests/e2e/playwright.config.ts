@@ -12,7 +12,7 @@ export default defineConfig({
   ],
   retries: 0,
   // A busy machine is a normal machine: these are limits of patience, not of speed.
-  timeout: 180_000,
+  timeout: 180_000 * Number(process.env['SLOW'] ?? 1),
   expect: { timeout: 45_000 },
   reporter: [['list']],
   outputDir: '../../test-results',

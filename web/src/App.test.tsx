@@ -1,10 +1,11 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, render, screen } from '@testing-library/react';
-import { createMemoryRouter, RouterProvider } from 'react-router';
+import { createMemoryRouter } from 'react-router';
 import { afterEach, expect, test, vi } from 'vitest';
 import { routes } from './App';
 import { api } from './shared/api';
 import { words } from './shared/messages';
+import { Routed } from './shared/Routed';
 import { catalogue, twin } from './testing/case';
 
 const view = twin({
@@ -37,7 +38,7 @@ function openPage(address: string) {
   const router = createMemoryRouter(routes, { initialEntries: [address] });
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-      <RouterProvider router={router} />
+      <Routed router={router} />
     </QueryClientProvider>,
   );
   return router;

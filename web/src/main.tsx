@@ -2,12 +2,13 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { ConfigProvider } from 'antd';
 import { StrictMode, useEffect, useSyncExternalStore } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, RouterProvider } from 'react-router';
+import { createBrowserRouter } from 'react-router';
 import 'antd/dist/reset.css';
 import './look/fonts';
 import './look/look.css';
 import { routes } from './App';
 import { applyColours, dark, onTurned, theme } from './look/theme';
+import { Routed } from './shared/Routed';
 
 applyColours(dark());
 
@@ -27,7 +28,7 @@ function Coloured() {
   return (
     // Lists are short enough to be drawn whole: every line is then an option to a screen reader, and none moves under a click.
     <ConfigProvider theme={theme(isDark)} virtual={false}>
-      <RouterProvider router={router} />
+      <Routed router={router} />
     </ConfigProvider>
   );
 }

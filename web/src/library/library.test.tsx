@@ -1,10 +1,11 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { createMemoryRouter, RouterProvider } from 'react-router';
+import { createMemoryRouter } from 'react-router';
 import { afterEach, expect, test, vi } from 'vitest';
 import { api } from '../shared/api';
 import { setPerson } from '../shared/person';
+import { Routed } from '../shared/Routed';
 import Library from './Library';
 
 afterEach(() => vi.restoreAllMocks());
@@ -122,7 +123,7 @@ function open(address: string, shelves: Record<string, unknown[]> = {}, refusal?
   const router = createMemoryRouter([{ path: '/library/:shelf?', element: <Library /> }], { initialEntries: [address] });
   render(
     <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-      <RouterProvider router={router} />
+      <Routed router={router} />
     </QueryClientProvider>,
   );
   return { put, user: userEvent.setup() };

@@ -1,9 +1,10 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { createMemoryRouter, RouterProvider } from 'react-router';
+import { createMemoryRouter } from 'react-router';
 import { afterEach, expect, test, vi } from 'vitest';
 import { api } from '../shared/api';
+import { Routed } from '../shared/Routed';
 import Quick from './Quick';
 
 afterEach(() => vi.restoreAllMocks());
@@ -40,7 +41,7 @@ function openQuick(at: string, answered: { status?: number; body: unknown } = { 
   const router = createMemoryRouter([{ path: '/quick', element: <Quick /> }], { initialEntries: [at] });
   render(
     <QueryClientProvider client={new QueryClient()}>
-      <RouterProvider router={router} />
+      <Routed router={router} />
     </QueryClientProvider>,
   );
   return { user: userEvent.setup(), asked, address: () => decodeURIComponent(router.state.location.search) };

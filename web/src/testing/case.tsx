@@ -2,11 +2,12 @@ import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tan
 import { act, render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { type ReactNode } from 'react';
-import { createMemoryRouter, RouterProvider } from 'react-router';
+import { createMemoryRouter } from 'react-router';
 import { vi } from 'vitest';
 import { BenchProvider } from '../entry/useBench';
 import { ChosenProvider } from '../frame/Chosen';
 import { api, type CaseView, type EntryInput, type EntryView } from '../shared/api';
+import { Routed } from '../shared/Routed';
 import { uuidv7 } from '../shared/uuid';
 import { answerEntries, replied, type Answer } from './entries';
 
@@ -270,7 +271,7 @@ export function openCase(
   );
   render(
     <QueryClientProvider client={queries}>
-      <RouterProvider router={router} />
+      <Routed router={router} />
     </QueryClientProvider>,
   );
   const address = (): string => `${router.state.location.pathname}${router.state.location.search}`.replace(whole, '');
