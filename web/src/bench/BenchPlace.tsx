@@ -101,7 +101,7 @@ export default function BenchPlace() {
           <Choice
             value={view.settings.school}
             label={words.bench.school}
-            onChange={(school) => settings.change({ ...view.settings, school })}
+            onChange={(school) => settings.change(() => ({ school }))}
             width={170}
             options={(catalogue.data?.schools ?? []).map((school) => ({
               value: school.code,

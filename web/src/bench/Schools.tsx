@@ -39,7 +39,7 @@ export function Schools() {
                     value={schools[limit.code] ?? limit.ruling}
                     label={limit.title}
                     width={420}
-                    onChange={(school) => settings.change({ ...view.settings, schools: { ...schools, [limit.code]: school } })}
+                    onChange={(school) => settings.change((now) => ({ schools: { ...now.schools, [limit.code]: school } }))}
                     options={schoolsOf(limit).map((value) => ({ value, label: figuresOf(limit, value) }))}
                   />
                 </td>

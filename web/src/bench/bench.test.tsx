@@ -1,4 +1,4 @@
-import { cleanup, screen } from '@testing-library/react';
+import { cleanup, screen, within } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api, type CaseView } from '../shared/api';
 import { catalogue, openCase, told, twin } from '../testing/case';
@@ -51,6 +51,43 @@ test('a school is changed on top of a story that was written meanwhile', async (
   await chooseSchool(user);
   await expect.poll(() => versions).toEqual(['"1"', '"5"']);
   expect(screen.queryByRole('alert')).toBeNull();
+});
+
+test('two settings changed one after the other both stand, also where the server is slow', async () => {
+  const limit = (code: string, title: string) => ({
+    code,
+    title,
+    ruling: 'usual',
+    figures: ['usual', 'race'].map((school) => ({ school, label: school, kind: '', least: null, most: '0.1', unit: 'in' })),
+  });
+  const view = twin();
+  let stands = view;
+  const waiting: (() => void)[] = [];
+  vi.spyOn(api, 'PUT').mockImplementation(
+    ((_: string, { body }: { body: { settings: CaseView['settings'] } }) =>
+      new Promise((answered) => {
+        waiting.push(() => {
+          stands = { ...stands, settings: body.settings, descriptionVersion: stands.descriptionVersion + 1 };
+          answered({ data: stands, response: new Response(null, { status: 200 }) });
+        });
+      })) as never,
+  );
+  const { user } = openCase(<BenchPlace />, {
+    view,
+    at: 'bench',
+    get: { ...get, '/api/limits': [limit('lash', 'Lash'), limit('seat_width', 'Seat width')] },
+  });
+  await user.click(await screen.findByRole('button', { name: 'Other schools' }));
+  for (const title of ['Lash', 'Seat width']) {
+    await user.click(await screen.findByRole('combobox', { name: title }));
+    const lists = document.querySelectorAll('.ant-select-dropdown:not(.ant-select-dropdown-hidden)');
+    await user.click(within(lists[lists.length - 1] as HTMLElement).getByTitle(/^race/));
+  }
+  for (const turn of [1, 2]) {
+    await expect.poll(() => waiting.length).toBe(turn);
+    waiting[turn - 1]?.();
+  }
+  await expect.poll(() => stands.settings.schools).toEqual({ lash: 'race', seat_width: 'race' });
 });
 
 test('the sheet is that of the address, and choosing another one goes there', async () => {

@@ -53,7 +53,7 @@ export function twin(more: Partial<Record<keyof CaseView, unknown>> = {}): CaseV
       })),
     },
     story: { answers: {}, failed: [] },
-    settings: { units: 'inch', school: 'usual' },
+    settings: { units: 'inch', school: 'usual', schools: {} },
     descriptionVersion: 1,
     call: null,
     callVersion: 1,
