@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
-import { atTheBench, entered, newCase, PIXEL, shop, sweptTo, test } from './bench';
+import { atTheBench, entered, newCase, patient, PIXEL, shop, sweptTo, test } from './bench';
 
 /** A case with something in every place. */
 async function furnished(request: APIRequestContext): Promise<string> {
@@ -44,7 +44,7 @@ const PATIENCE = 1_200_000;
 
 /** Every place keeps WCAG 2.2 AA as far as a program can tell, light and dark, and fits the bench screen and a phone. */
 async function walk(page: Page, request: APIRequestContext, addresses: (id: string) => readonly string[]): Promise<void> {
-  test.setTimeout(PATIENCE);
+  patient(PATIENCE);
   await atTheBench(page, 'R. Test');
   const id = await furnished(request);
   const fits = async (width: number, address: string): Promise<void> => {
@@ -74,7 +74,7 @@ for (let hand = 0; hand < HANDS; hand++)
 
 for (let hand = 0; hand < HANDS; hand++)
   test(`dialogs and open lists are accessible, ${hand + 1} of ${HANDS}`, async ({ page, request }) => {
-    test.setTimeout(PATIENCE);
+    patient(PATIENCE);
     await atTheBench(page, 'R. Test');
     const id = await furnished(request);
     for (const [place, name, open] of OPENED.filter((_, i) => i % HANDS === hand)) {

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import type { components } from '../../web/src/shared/api-types';
-import { atTheBench, newCase, reading, saved, sends, shop, test, viewOf } from './bench';
+import { atTheBench, newCase, patient, reading, saved, sends, shop, test, viewOf } from './bench';
 
 const listening = (page: Page) => expect(page.getByRole('button', { name: 'Listening to the cable' })).toBeVisible();
 
@@ -226,7 +226,7 @@ test('a pushrod eight from an empty case to every sheet, with claims that differ
   page,
   request,
 }) => {
-  test.setTimeout(400_000);
+  patient(400_000);
   await atTheBench(page, 'Anna');
   const { id } = await newCase(request, 'Every sheet', { layout: 'vee', drive: 'pushrod', cylinders: 8, rockerRatio: 1.5 });
 
@@ -325,7 +325,7 @@ test('springs off the engine are compared on the tester, and are no stations', a
 });
 
 test('a whole sheet of springs of 32 valves is typed by keyboard alone', async ({ page, request }) => {
-  test.setTimeout(240_000);
+  patient(240_000);
   await atTheBench(page, 'Anna');
   const { id } = await newCase(request, 'Springs of 32', {
     layout: 'vee',

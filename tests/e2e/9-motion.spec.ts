@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { expect, type APIRequestContext } from '@playwright/test';
-import { atTheBench, entered, newCase, recorded, saved, shop, test } from './bench';
+import { atTheBench, entered, newCase, patient, recorded, saved, shop, test } from './bench';
 
 const SINGLE = {
   layout: 'inline',
@@ -41,7 +41,7 @@ async function weighed(request: APIRequestContext, id: string): Promise<void> {
 }
 
 test('a card typed makes a train move; it is worked out, tried, and nothing of that is recorded', async ({ page, request }) => {
-  test.setTimeout(240_000);
+  patient(240_000);
   await atTheBench(page, 'Anna');
   const { id } = await newCase(request, 'What it did at speed', SINGLE);
   await weighed(request, id);

@@ -36,6 +36,9 @@ export const test = base.extend({
 /** How many times slower the pages compute than this machine: what a hand does between two frames shows only on a slow one. */
 const SLOW = Number(process.env['SLOW'] ?? 1);
 
+/** For a test that takes long even here. */
+export const patient = (milliseconds: number): void => test.setTimeout(milliseconds * SLOW);
+
 export async function slowed(page: Page, times: number): Promise<void> {
   const session = await page.context().newCDPSession(page);
   await session.send('Emulation.setCPUThrottlingRate', { rate: Math.max(times, SLOW) });
