@@ -2,6 +2,7 @@ import { expect, test as base, type APIRequestContext, type Page } from '@playwr
 import { spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { join } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
 import type { components } from '../../web/src/shared/api-types';
 
 type CaseView = components['schemas']['CaseView'];
@@ -29,12 +30,16 @@ export const test = base.extend({
   },
   page: async ({ page }, provide) => {
     if (SLOW > 1) await slowed(page, SLOW);
+    if (FAR > 0) await page.context().route('**/api/**', (route) => sleep(FAR).then(() => route.fallback()));
     await provide(page);
   },
 });
 
 /** How many times slower the pages compute than this machine: what a hand does between two frames shows only on a slow one. */
 const SLOW = Number(process.env['SLOW'] ?? 1);
+
+/** How many milliseconds away the server is: an answer that comes late must not undo what the hand did meanwhile. */
+const FAR = Number(process.env['FAR'] ?? 0);
 
 /** For a test that takes long even here. */
 export const patient = (milliseconds: number): void => test.setTimeout(milliseconds * SLOW);
