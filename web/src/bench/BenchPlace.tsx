@@ -27,7 +27,7 @@ const SWEPT = 'swept';
 export default function BenchPlace() {
   const { view } = useBench();
   const catalogue = useCatalogue();
-  const settings = useSettings();
+  const { settings, change, problem } = useSettings();
   const layouts = useSheets(view.id);
   const [chosen, choose] = useChosen();
   const [directions, setDirections] = useState<Record<string, Direction>>({});
@@ -74,7 +74,7 @@ export default function BenchPlace() {
       </div>
     );
   if (page === undefined || inOrder === undefined) return <div className="room" />;
-  const school = catalogue.data?.schools.find((one) => one.code === view.settings.school);
+  const school = catalogue.data?.schools.find((one) => one.code === settings.school);
   const direction = directions[page.key] ?? (page.layout.goesAcross ? 'across' : 'down');
   return (
     <div className="room">
@@ -99,9 +99,9 @@ export default function BenchPlace() {
             />
           )}
           <Choice
-            value={view.settings.school}
+            value={settings.school}
             label={words.bench.school}
-            onChange={(school) => settings.change(() => ({ school }))}
+            onChange={(school) => change(() => ({ school }))}
             width={170}
             options={(catalogue.data?.schools ?? []).map((school) => ({
               value: school.code,
@@ -110,11 +110,11 @@ export default function BenchPlace() {
             }))}
           />
           <Schools />
-          {settings.problem === null ? (
+          {problem === null ? (
             <span className="note school-means">{words.bench.schoolMeans(school?.meaning ?? '')}</span>
           ) : (
             <span className="wrong" role="alert">
-              {settings.problem}
+              {problem}
             </span>
           )}
         </div>

@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { useBench } from '../entry/useBench';
 import { Choice } from '../shared/Choice';
 import { Dialog } from '../shared/Dialog';
 import { words } from '../shared/messages';
@@ -11,12 +10,11 @@ const IN_HEAD = 'travel_to_bind';
 
 /** Whose figure judges this case, limit by limit, where practitioners differ. */
 export function Schools() {
-  const { view } = useBench();
   const limits = useLimits();
-  const settings = useSettings();
+  const { settings, change, problem } = useSettings();
   const [open, setOpen] = useState(false);
   const disputed = (limits.data ?? []).filter((one) => one.code !== IN_HEAD && schoolsOf(one).length > 1);
-  const schools = view.settings.schools as Record<string, string>;
+  const schools = settings.schools as Record<string, string>;
   return (
     <>
       <button type="button" className="act-button" onClick={() => setOpen(true)}>
@@ -24,9 +22,9 @@ export function Schools() {
       </button>
       <Dialog open={open} onClose={() => setOpen(false)} width={680} title={words.bench.otherSchools}>
         <p className="note">{words.bench.otherSchoolsHint}</p>
-        {settings.problem !== null && (
+        {problem !== null && (
           <p className="wrong" role="alert">
-            {settings.problem}
+            {problem}
           </p>
         )}
         <table className="claimed">
@@ -39,7 +37,7 @@ export function Schools() {
                     value={schools[limit.code] ?? limit.ruling}
                     label={limit.title}
                     width={420}
-                    onChange={(school) => settings.change((now) => ({ schools: { ...now.schools, [limit.code]: school } }))}
+                    onChange={(school) => change((now) => ({ schools: { ...now.schools, [limit.code]: school } }))}
                     options={schoolsOf(limit).map((value) => ({ value, label: figuresOf(limit, value) }))}
                   />
                 </td>

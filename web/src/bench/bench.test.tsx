@@ -53,6 +53,25 @@ test('a school is changed on top of a story that was written meanwhile', async (
   expect(screen.queryByRole('alert')).toBeNull();
 });
 
+/** Answers each PUT when its turn is called. */
+function puttingSlowly(replied: (settings: CaseView['settings']) => { status: number; body: object }) {
+  const waiting: (() => void)[] = [];
+  vi.spyOn(api, 'PUT').mockImplementation(
+    ((_: string, { body }: { body: { settings: CaseView['settings'] } }) =>
+      new Promise((answered) => {
+        waiting.push(() => {
+          const { status, body: told } = replied(body.settings);
+          const response = new Response(null, { status });
+          answered(status < 400 ? { data: told, response } : { error: { status, title: '', ...told }, response });
+        });
+      })) as never,
+  );
+  return async (turn: number): Promise<void> => {
+    await expect.poll(() => waiting.length).toBe(turn);
+    waiting[turn - 1]?.();
+  };
+}
+
 test('two settings changed one after the other both stand, also where the server is slow', async () => {
   const limit = (code: string, title: string) => ({
     code,
@@ -60,20 +79,13 @@ test('two settings changed one after the other both stand, also where the server
     ruling: 'usual',
     figures: ['usual', 'race'].map((school) => ({ school, label: school, kind: '', least: null, most: '0.1', unit: 'in' })),
   });
-  const view = twin();
-  let stands = view;
-  const waiting: (() => void)[] = [];
-  vi.spyOn(api, 'PUT').mockImplementation(
-    ((_: string, { body }: { body: { settings: CaseView['settings'] } }) =>
-      new Promise((answered) => {
-        waiting.push(() => {
-          stands = { ...stands, settings: body.settings, descriptionVersion: stands.descriptionVersion + 1 };
-          answered({ data: stands, response: new Response(null, { status: 200 }) });
-        });
-      })) as never,
-  );
+  let stands = twin();
+  const answers = puttingSlowly((settings) => {
+    stands = { ...stands, settings, descriptionVersion: stands.descriptionVersion + 1 };
+    return { status: 200, body: stands };
+  });
   const { user } = openCase(<BenchPlace />, {
-    view,
+    view: stands,
     at: 'bench',
     get: { ...get, '/api/limits': [limit('lash', 'Lash'), limit('seat_width', 'Seat width')] },
   });
@@ -83,11 +95,28 @@ test('two settings changed one after the other both stand, also where the server
     const lists = document.querySelectorAll('.ant-select-dropdown:not(.ant-select-dropdown-hidden)');
     await user.click(within(lists[lists.length - 1] as HTMLElement).getByTitle(/^race/));
   }
-  for (const turn of [1, 2]) {
-    await expect.poll(() => waiting.length).toBe(turn);
-    waiting[turn - 1]?.();
-  }
+  const shown = (title: string) => screen.getByRole('combobox', { name: title }).closest('.ant-select');
+  for (const title of ['Lash', 'Seat width']) expect(shown(title)).toHaveTextContent(/^race/);
+  await answers(1);
+  await answers(2);
   await expect.poll(() => stands.settings.schools).toEqual({ lash: 'race', seat_width: 'race' });
+});
+
+test('a change that is refused while the next one waits is said, and the next one goes on', async () => {
+  const view = twin();
+  const asked: string[] = [];
+  const answers = puttingSlowly((settings) => {
+    asked.push(settings.school);
+    return asked.length === 1 ? { status: 422, body: { detail: 'Not that school.' } } : { status: 200, body: { ...view, settings } };
+  });
+  const { user } = openCase(<BenchPlace />, { view, at: 'bench', get });
+  await chooseSchool(user);
+  await user.click(screen.getByRole('combobox', { name: 'School' }));
+  await user.click(await screen.findByTitle('As most do.'));
+  await answers(1);
+  await answers(2);
+  await expect.poll(() => asked).toEqual(['wide', 'usual']);
+  expect(await screen.findByRole('alert')).toHaveTextContent('Not that school.');
 });
 
 test('the sheet is that of the address, and choosing another one goes there', async () => {
