@@ -1,5 +1,8 @@
 import { defineConfig } from '@playwright/test';
 
+/** As in `bench.ts`: pages that compute slower are waited for longer. */
+const SLOW = Number(process.env['SLOW'] ?? 1);
+
 export default defineConfig({
   testDir: '.',
   globalSetup: './start-servers.ts',
@@ -12,8 +15,8 @@ export default defineConfig({
   ],
   retries: 0,
   // A busy machine is a normal machine: these are limits of patience, not of speed.
-  timeout: 180_000 * Number(process.env['SLOW'] ?? 1),
-  expect: { timeout: 45_000 },
+  timeout: 180_000 * SLOW,
+  expect: { timeout: 45_000 * SLOW },
   reporter: [['list']],
   outputDir: '../../test-results',
   use: {
