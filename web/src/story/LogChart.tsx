@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { scaleLinear } from '@visx/scale';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { Band, CommonAxis, ForbiddenAbove, Strip, type Ranged, type Scale } from '../draw/Chart';
 import { answer, api, type Schemas } from '../shared/api';
 import { clock } from '../shared/clock';
 import { words } from '../shared/messages';
+import { useLater } from '../shared/useLater';
 import { useStretch } from './useStretch';
 
 type Result = Schemas['LogResultView'];
@@ -36,11 +37,7 @@ const HEADROOM_OF_LIMIT = 0.04;
 /** The overview of a log: a strip a channel over one time, which zooms and moves without waiting for the server. */
 export function LogChart({ analysis, result, overSpeed, channels, stretch, onStretch }: Props) {
   const [from, to] = stretch;
-  const [asked, setAsked] = useState(stretch);
-  useEffect(() => {
-    const timer = setTimeout(() => setAsked([from, to]), 90);
-    return () => clearTimeout(timer);
-  }, [from, to]);
+  const asked = useLater(stretch, 90);
   const margin = (asked[1] - asked[0]) * 0.25;
   const window = useQuery({
     queryKey: ['log', analysis, asked[0], asked[1]],
