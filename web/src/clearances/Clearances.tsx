@@ -1,6 +1,7 @@
 import { Segmented } from 'antd';
 import { useMemo } from 'react';
 import { VerdictMark } from '../draw/MarginRule';
+import { byValve } from '../entry/byValve';
 import { useBench } from '../entry/useBench';
 import { PlanSide } from '../frame/PlanSide';
 import { useChosen } from '../frame/Chosen';
@@ -33,8 +34,9 @@ export default function Clearances() {
   const [field, setField] = useSection(FIELDS);
   const [rule, setRule] = useOpened('rule');
   const margins = useMemo(
-    () => new Map((told.data?.margins ?? []).map((one) => [`${one.place} ${one.quantity} ${one.coil ?? ''}`, one])),
-    [told.data],
+    () =>
+      new Map(byValve(view.stations, told.data?.margins ?? []).map(([code, one]) => [`${code} ${one.quantity} ${one.coil ?? ''}`, one])),
+    [view.stations, told.data],
   );
   const [order, setOrder] = useOpened('order');
   const ofMargins = OF_MARGINS.find((one) => one === field);

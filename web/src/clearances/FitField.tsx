@@ -1,3 +1,4 @@
+import { byValve } from '../entry/byValve';
 import { useBench } from '../entry/useBench';
 import { useChosen } from '../frame/Chosen';
 import { useOpened } from '../frame/useSection';
@@ -22,7 +23,7 @@ export function FitField({ onOpen }: { onOpen: (place: string) => void }) {
     );
   if (told.data === undefined) return null;
   const { columns, margins, springs } = told.data;
-  const margin = new Map(margins.map((one) => [`${one.place} ${one.quantity} ${one.coil ?? ''}`, one]));
+  const margin = new Map(byValve(view.stations, margins).map(([code, one]) => [`${code} ${one.quantity} ${one.coil ?? ''}`, one]));
   const find = (place: string, i: number) => margin.get(`${place} ${columns[i]?.quantity ?? ''} ${columns[i]?.index[0] ?? ''}`);
   const sorted = columns.findIndex((one) => one.key === order);
   return (

@@ -52,6 +52,25 @@ test('a rule that is pressed opens its reasoning and stands in the address, with
   expect(address()).toMatch(/rule=travel_to_bind/);
 });
 
+test('what is judged once a cylinder, or once an engine, stands at each of its valves, on the plan too', async () => {
+  const margins = [
+    margin({ place: 'A2', coil: null, quantity: 'valve_to_valve', spoken: 'cylinder 2 valve to valve: inside' }),
+    margin({ place: 'engine', coil: null, quantity: 'phosphorus', spoken: 'engine phosphorus: outside' }),
+  ];
+  const { user } = openCase(<Clearances />, {
+    at: 'clearances?at=A2-E1',
+    get: get([column('valve_to_valve', 'margins'), column('phosphorus', 'margins')], margins),
+  });
+  await screen.findAllByRole('button', { name: /valve to valve: inside/ });
+  const rules = (station: string): number =>
+    within(screen.getByRole('row', { name: new RegExp(`^${station}`) })).getAllByRole('button').length;
+  expect(['1E', '1I', '2E', '2I'].map(rules)).toEqual([1, 1, 2, 2]);
+  expect(screen.getByRole('gridcell', { name: /^2E/ })).not.toHaveAccessibleName(/not measured/);
+  expect(screen.getByRole('gridcell', { name: /^1E/ })).toHaveAccessibleName(/not measured/);
+  await user.click(screen.getAllByRole('button', { name: /phosphorus: outside/ })[0] as HTMLElement);
+  expect(screen.getByRole('gridcell', { name: /^1E/ })).not.toHaveAccessibleName(/not measured/);
+});
+
 test('what was compared with its kind has a field of its own', async () => {
   const columns = [column('travel_to_bind', 'margins'), column('valve_mass_from_middle', 'kind')];
   const { user } = openCase(<Clearances />, { get: get(columns) });

@@ -1,5 +1,6 @@
 import { useCallback, useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { HeadPlan, severityReading, type CellReading } from '../draw/HeadPlan';
+import { byValve } from '../entry/byValve';
 import { useBench } from '../entry/useBench';
 import type { MarginView, PlanCell, Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
@@ -56,15 +57,18 @@ export function PlanSide({ chosen, onChoose, first, next = null, margin, offered
   const margins = useMemo(() => {
     const of = (wanted: string, index: string | null): Map<string, MarginView> =>
       new Map(
-        (known.data?.margins ?? [])
-          .filter((one) => one.quantity === wanted && (index === null ? one.coil !== 'inner' : one.coil === index))
-          .map((one) => [one.place, one]),
+        byValve(
+          view.stations,
+          (known.data?.margins ?? []).filter(
+            (one) => one.quantity === wanted && (index === null ? one.coil !== 'inner' : one.coil === index),
+          ),
+        ),
       );
     if (lens === 'margin') return of(quantity, margin?.index ?? null);
     // Bench and pulls are never mixed: where nothing was measured on the bench, the pulls are shown, and the line says so.
     const loads = of(LOADS, null);
     return [...loads.values()].some((one) => one.value !== null) ? loads : of(PULLS, null);
-  }, [known.data, lens, quantity, margin?.index]);
+  }, [known.data, lens, quantity, margin?.index, view.stations]);
   const pulled = lens === 'seatLoad' && [...margins.values()].some((one) => one.quantity === PULLS && one.value !== null);
 
   const byMargin = lens === 'seatLoad' || lens === 'margin';
